@@ -1,0 +1,75 @@
+import { useState, type ReactNode } from 'react';
+import { Breadcrumbs, Navbar, SkipLink, Stage, Trail, TrailLink } from 'fair-trail/react';
+import { speciesRecords } from '../../observatory/content/species.ts';
+import { pages } from './pages/index.ts';
+import { Denied, NotFound } from './pages/missing.tsx';
+import { site } from './site.ts';
+import { SiteFooter } from './site-footer.tsx';
+
+const records = { species: speciesRecords };
+const ringer = ['ringer'];
+const nobody: string[] = [];
+
+export function App(): ReactNode {
+  const [signedIn, setSignedIn] = useState(() => readSignedIn());
+  const toggleSignedIn = () => {
+    setSignedIn(!signedIn);
+    storeSignedIn(!signedIn);
+  };
+  return (
+    <Trail site={site} audience={signedIn ? ringer : nobody} records={records}>
+      <SkipLink />
+      <Navbar
+        className="observatory-bar"
+        brand={<Brand />}
+        end={
+          <>
+            <button type="button" className="quiet-button" onClick={toggleSignedIn}>
+              {signedIn ? 'Sign out' : 'Sign in'}
+            </button>
+            <TrailLink entry="book" className="sign-button">
+              Book a visit
+            </TrailLink>
+          </>
+        }
+      />
+      <div className="column">
+        <Breadcrumbs className="observatory-breadcrumbs" />
+        <Stage pages={pages} notFound={NotFound} denied={Denied} />
+      </div>
+      <SiteFooter />
+    </Trail>
+  );
+}
+
+function Brand(): ReactNode {
+  return (
+    <>
+      <svg className="brand-mark" viewBox="0 0 32 32" aria-hidden="true">
+        <path className="brand-board" d="M4 0h24l4 4v24l-4 4H4l-4-4V4z" />
+        <path className="brand-bird" d="M5 24h22M8 19c4-1 6-4 8-10 1 5 4 9 9 10M16 9v10" />
+      </svg>
+      <span>
+        Marram Point <span className="brand-second">Bird Observatory</span>
+      </span>
+    </>
+  );
+}
+
+const signedInKey = 'observatory-signed-in';
+
+function readSignedIn(): boolean {
+  try {
+    return localStorage.getItem(signedInKey) === 'yes';
+  } catch {
+    return false; // Storage is refused: every visit begins signed out.
+  }
+}
+
+function storeSignedIn(signedIn: boolean): void {
+  try {
+    localStorage.setItem(signedInKey, signedIn ? 'yes' : 'no');
+  } catch {
+    // Then it lasts until the page is left.
+  }
+}

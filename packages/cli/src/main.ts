@@ -1,0 +1,34 @@
+import { readFileSync } from 'node:fs';
+import { Command, CommanderError } from 'commander';
+import colors from 'picocolors';
+import { Failure } from './failure.ts';
+import { addShowCommand } from './show-command.ts';
+
+const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as { version: string };
+
+const program = new Command('fair-trail')
+  .description('Looks at the navigation that a site file describes.')
+  .version(version)
+  .showHelpAfterError('(run with --help for what can be given)')
+  .exitOverride();
+
+addShowCommand(program);
+
+// A reader that has seen enough, such as `head`, closes the pipe: that is no failure.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+});
+
+try {
+  await program.parseAsync();
+} catch (error) {
+  if (error instanceof CommanderError) {
+    // Its message is already printed. Help and version are no mistakes; anything else is bad use.
+    process.exitCode = error.exitCode === 0 ? 0 : 2;
+  } else if (error instanceof Failure) {
+    process.stderr.write(`${colors.red('fair-trail:')} ${error.message} [${error.code}]\n`);
+    process.exitCode = error.exitCode;
+  } else {
+    throw error;
+  }
+}

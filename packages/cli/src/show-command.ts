@@ -1,0 +1,65 @@
+import { Option, type Command } from 'commander';
+import type { Entry, Site } from 'fair-trail';
+import colors from 'picocolors';
+import { Failure } from './failure.ts';
+import { printable } from './printable.ts';
+import { show } from './show.ts';
+import { showText } from './show-text.ts';
+import { readSiteFile } from './site-file.ts';
+
+interface ShowOptions {
+  readonly at?: string;
+  readonly menu?: string;
+  readonly audience: readonly string[];
+  readonly format: 'text' | 'json';
+}
+
+export function addShowCommand(program: Command): void {
+  program
+    .command('show')
+    .summary('show the tree and, for an address, what is current')
+    .description(
+      'Shows the entries and menus of a site file. For an address, also which entry it is, the marks in each menu ' +
+        'and the breadcrumbs.',
+    )
+    .argument('<site file>', 'a *.site.json file')
+    .option('--at <URL>', 'an address of the site: a path, or a whole URL')
+    .option('--menu <NAME>', 'only this menu')
+    .addOption(
+      new Option('--audience <A,B>', 'the audiences that the visitor is in, separated by commas')
+        .argParser((list) => list.split(',').map((name) => name.trim()).filter(Boolean))
+        .default([], 'none'),
+    )
+    .addOption(new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json']).default('text'))
+    .action((file: string, options: ShowOptions) => runShow(file, options));
+}
+
+function runShow(file: string, { at, menu, audience, format }: ShowOptions): void {
+  const { site, advice } = readSiteFile(file);
+  if (menu !== undefined && !site.menus.has(menu)) {
+    const names = [...site.menus.keys()].join(', ');
+    const menus = names ? `The menus of this site are ${names}.` : 'This site has no menus.';
+    throw new Failure('unknown-menu', `There is no menu "${printable(menu)}". ${menus}`);
+  }
+  if (at !== undefined && !isAddress(at, site)) {
+    const remedy = 'Give a path such as "/visit", or a whole http or https URL.';
+    throw new Failure('bad-address', `"${printable(at)}" is not an address. ${remedy}`);
+  }
+  for (const line of advice) process.stderr.write(`${line}\n`);
+  const known = audiencesOf(site.entries);
+  for (const name of audience) {
+    if (!known.has(name)) process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
+  }
+  const shown = show(site, { url: at ?? null, menu: menu ?? null, audience });
+  process.stdout.write(format === 'json' ? `${JSON.stringify(shown, null, 2)}\n` : showText(site, shown, colors));
+}
+
+function isAddress(text: string, site: Site): boolean {
+  if (text.trim() === '') return false;
+  const base = site.origin ?? 'https://site.invalid';
+  return URL.canParse(text, base) && /^https?:$/u.test(new URL(text, base).protocol);
+}
+
+function audiencesOf(entries: readonly Entry[]): Set<string> {
+  return new Set(entries.flatMap((entry) => [...entry.audiences.flat(), ...audiencesOf(entry.entries)]));
+}

@@ -1,0 +1,49 @@
+import { breadcrumbs, locate, menuItems, unknownPosition, type MenuItem, type Position, type Site } from 'fair-trail';
+
+/** What `fair-trail show` answers; its JSON output is exactly this. */
+export interface ShownSite {
+  /** The address asked about, as given; null where none was. */
+  readonly url: string | null;
+  readonly entry: string | null;
+  readonly status: Position['status'];
+  readonly params: Readonly<Record<string, string>>;
+  readonly path: readonly string[];
+  readonly menus: Readonly<Record<string, readonly ShownItem[]>>;
+  readonly breadcrumbs: readonly { readonly label: string; readonly href: string | null; readonly current: boolean }[];
+}
+
+export interface ShownItem {
+  /** Null for a group that exists only in the menu. */
+  readonly entry: string | null;
+  readonly label: string;
+  readonly href: string | null;
+  readonly mark: MenuItem['mark'];
+  readonly items: readonly ShownItem[];
+}
+
+export interface ShowQuestion {
+  readonly url: string | null;
+  /** Only this menu; null for all. */
+  readonly menu: string | null;
+  readonly audience: readonly string[];
+}
+
+export function show(site: Site, { url, menu, audience }: ShowQuestion): ShownSite {
+  const position = url === null ? unknownPosition : locate(site, url);
+  const names = menu === null ? [...site.menus.keys()] : [menu];
+  const menus = names.map((name) => [name, menuItems(site, name, { position, audience }).map(showItem)] as const);
+  const steps = url === null ? [] : breadcrumbs(site, position);
+  return {
+    url,
+    entry: position.entry?.id ?? null,
+    status: position.status,
+    params: position.params,
+    path: position.path.map(({ id }) => id),
+    menus: Object.fromEntries(menus),
+    breadcrumbs: steps.map(({ label, href, current }) => ({ label, href, current })),
+  };
+}
+
+function showItem({ entry, label, href, mark, items }: MenuItem): ShownItem {
+  return { entry: entry?.id ?? null, label, href, mark, items: items.map(showItem) };
+}

@@ -1,0 +1,48 @@
+import type { MenuItem } from '../site/menus.ts';
+
+/**
+ * The widths, in em, at which a bar may switch between a row and a toggle. The stylesheet has a container query for
+ * each, so the switch needs no script and follows the size of the text.
+ */
+export const rungs: readonly number[] = [
+  16, 20, 24, 28, 32, 36, 40, 44, 48, 52, 56, 60, 64, 70, 76, 84, 92, 100, 112, 124, 140, 160,
+];
+
+/** The smallest rung with that much room, in em; null where there is none. */
+export function rungFor(room: number): number | null {
+  return rungs.find((rung) => rung >= room) ?? null;
+}
+
+/** What a label is wrapped in: the padding of a link on both sides, the blaze and its gap, and the gap between items. */
+const aroundLink = 2.4;
+
+/** The padding of the bar itself on both sides. */
+const aroundBar = 3;
+
+/** What a slot of unknown content is taken for until it has been measured. */
+const slotEstimate = 9;
+
+export interface RoomEstimate {
+  readonly items: readonly MenuItem[];
+  readonly brandText: string;
+  /** How many slots besides the brand the app fills. */
+  readonly slots: number;
+}
+
+/**
+ * The room, in em, that a bar's row is likely to need: estimated from its labels, so that a server can say it too.
+ * Generous, since too early a toggle is a lesser evil than crushed labels; measuring refines it.
+ */
+export function estimateRoom({ items, brandText, slots }: RoomEstimate): number {
+  const links = items.map(({ label }) => textWidth(label) + aroundLink);
+  return aroundBar + textWidth(brandText) * 1.15 + slots * slotEstimate + links.reduce((sum, width) => sum + width, 0);
+}
+
+/** Characters that take a whole em in most fonts: East Asian wide forms and emoji. */
+const wide = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Extended_Pictographic}]/u;
+
+function textWidth(text: string): number {
+  let width = 0;
+  for (const character of text) width += wide.test(character) ? 1 : /\p{Mark}/u.test(character) ? 0 : 0.56;
+  return width;
+}

@@ -1,0 +1,121 @@
+import { nearest } from './nearest.ts';
+import { pointerTo } from './pointer.ts';
+import { problem, type Problem } from './problems.ts';
+
+/** Where a value stands, and where its problems go. */
+export interface Place {
+  readonly pointer: string;
+  readonly problems: Problem[];
+}
+
+export function below(place: Place, step: string | number): Place {
+  return { pointer: pointerTo(place.pointer, step), problems: place.problems };
+}
+
+/** What a value is called in a message. */
+function describe(value: unknown): string {
+  if (value === null) return 'null';
+  if (Array.isArray(value)) return 'a list';
+  if (typeof value === 'object') return 'an object';
+  return typeof value === 'string' ? 'text' : `a ${typeof value}`;
+}
+
+function wrongType(value: unknown, expected: string, place: Place): undefined {
+  place.problems.push(problem('wrong-type', place.pointer, { value: describe(value), expected }));
+}
+
+/** The object, with a problem for each field it should not have. */
+export function readObject(
+  value: unknown,
+  fields: readonly string[],
+  place: Place,
+): Readonly<Record<string, unknown>> | undefined {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    return wrongType(value, 'an object', place);
+  }
+  for (const key of Object.keys(value)) {
+    if (fields.includes(key)) continue;
+    const other = nearest(key, fields);
+    const details = { value: key, expected: fields.join(', '), ...(other && { other }) };
+    place.problems.push(problem('unknown-field', below(place, key).pointer, details));
+  }
+  return value as Record<string, unknown>;
+}
+
+/** Text with something to read in it. */
+export function readText(value: unknown, what: string, place: Place): string | undefined {
+  if (typeof value !== 'string') return wrongType(value, 'text', place);
+  if (value.trim() === '') {
+    place.problems.push(problem('empty-text', place.pointer, { value: what }));
+    return undefined;
+  }
+  return value;
+}
+
+/** Underscore comes late, so that `__proto__` and its kind are no names. */
+const nameSyntax = /^[a-z][\w.-]*$/iu;
+
+export function readName(value: unknown, what: string, place: Place): string | undefined {
+  const text = readText(value, what, place);
+  if (text === undefined || nameSyntax.test(text)) return text;
+  place.problems.push(problem('name-syntax', place.pointer, { value: text, other: what }));
+  return undefined;
+}
+
+export function readBoolean(value: unknown, place: Place): boolean | undefined {
+  return typeof value === 'boolean' ? value : wrongType(value, 'true or false', place);
+}
+
+export function readChoice<Choice extends string>(
+  value: unknown,
+  choices: readonly Choice[],
+  place: Place,
+): Choice | undefined {
+  const found = choices.find((choice) => choice === value);
+  if (found !== undefined) return found;
+  const expected = choices.map((choice) => `"${choice}"`).join(' or ');
+  if (typeof value !== 'string') return wrongType(value, expected, place);
+  place.problems.push(problem('wrong-type', place.pointer, { value: `"${value.slice(0, 80)}"`, expected }));
+  return undefined;
+}
+
+/** The list's members, each read at its own place; those that cannot be read are left out. */
+export function readList<Member>(
+  value: unknown,
+  readMember: (member: unknown, place: Place) => Member | undefined,
+  place: Place,
+): Member[] | undefined {
+  if (!Array.isArray(value)) return wrongType(value, 'a list', place);
+  const members: Member[] = [];
+  value.forEach((member, index) => {
+    const read = readMember(member, below(place, index));
+    if (read !== undefined) members.push(read);
+  });
+  return members;
+}
+
+/** Reads a field where it is written; an absent or undefined one is no problem. */
+export function readOptional<Value>(
+  object: Readonly<Record<string, unknown>>,
+  field: string,
+  read: (value: unknown, place: Place) => Value | undefined,
+  place: Place,
+): Value | undefined {
+  if (!Object.hasOwn(object, field) || object[field] === undefined) return undefined;
+  return read(object[field], below(place, field));
+}
+
+/** As `readOptional`, but an absent field is a problem. `expected` says what belongs there. */
+export function readRequired<Value>(
+  object: Readonly<Record<string, unknown>>,
+  field: string,
+  expected: string,
+  read: (value: unknown, place: Place) => Value | undefined,
+  place: Place,
+): Value | undefined {
+  if (!Object.hasOwn(object, field) || object[field] === undefined) {
+    place.problems.push(problem('missing-field', place.pointer, { value: field, expected }));
+    return undefined;
+  }
+  return read(object[field], below(place, field));
+}

@@ -1,0 +1,161 @@
+/**
+ * The catalogue of everything that can be wrong with a site file. Each code stands here once, with its severity, what
+ * it says and how to mend it; `docs/problems.md` explains each, and a test holds that page to this list.
+ */
+
+/** A fatal problem stops `defineSite`; an advisory one is reported and the site is used all the same. */
+export type Severity = 'fatal' | 'advisory';
+
+interface Rule {
+  readonly severity: Severity;
+  readonly message: (about: Details) => string;
+  readonly remedy: (about: Details) => string;
+}
+
+/** What a message is told: the offending value and, where there is one, the other place or the allowed values. */
+interface Details {
+  readonly value?: string;
+  readonly other?: string;
+  readonly expected?: string;
+}
+
+const fatal = (message: Rule['message'], remedy: Rule['remedy']): Rule => ({ severity: 'fatal', message, remedy });
+const advisory = (message: Rule['message'], remedy: Rule['remedy']): Rule => ({
+  severity: 'advisory',
+  message,
+  remedy,
+});
+
+const catalogue = {
+  'wrong-type': fatal(
+    ({ value, expected }) => `This is ${value}, but ${expected} is needed.`,
+    ({ expected }) => `Write ${expected} here.`,
+  ),
+  'missing-field': fatal(
+    ({ value }) => `The field "${value}" is missing.`,
+    ({ value, expected }) => `Add "${value}": ${expected}.`,
+  ),
+  'unknown-field': fatal(
+    ({ value }) => `There is no field "${value}" here.`,
+    ({ other, expected }) => (other ? `Did you mean "${other}"?` : `Remove it. The fields here are ${expected}.`),
+  ),
+  'empty-text': fatal(
+    ({ value }) => `The ${value} is empty.`,
+    ({ value }) => `Write the ${value} that people will read.`,
+  ),
+  'name-syntax': fatal(
+    ({ value, other }) => `"${value}" cannot be ${other}.`,
+    () => 'Begin with a letter, and go on with letters, digits, "-", "_" or ".".',
+  ),
+  'duplicate-id': fatal(
+    ({ value, other }) => `The id "${value}" is already used at ${other}.`,
+    () => 'Give each entry an id of its own.',
+  ),
+  'duplicate-address': fatal(
+    ({ value, other }) => `The address "${value}" is the same as the one at ${other}.`,
+    () => 'Give each entry an address of its own. To show one entry in several menus, name its id there.',
+  ),
+  'unsafe-href': fatal(
+    ({ value }) => `"${value}" is not a site path, nor an http, https, mailto or tel address.`,
+    () => 'Begin a path of this site with one "/", and an outside link with "https://".',
+  ),
+  'path-syntax': fatal(
+    ({ value, other }) => `The path "${value}" cannot be read: ${other}.`,
+    () => 'Use text, ":name", "*" and "{…}?"; put "\\" before a special character that stands for itself.',
+  ),
+  'alias-params': fatal(
+    ({ value, other }) => `The alias "${value}" does not have the params of "${other}".`,
+    () => 'Use the same names in both, so that a link to the place can be written from either.',
+  ),
+  'needs-path': fatal(
+    ({ value }) => `"${value}" needs an href that is a path of this site.`,
+    ({ value }) => `Remove "${value}", or write such an href.`,
+  ),
+  'records-without-params': fatal(
+    ({ value }) => `The records "${value}" need an href with params to fill.`,
+    () => 'Write an href such as "/species/:slug".',
+  ),
+  'unknown-home': fatal(
+    ({ value }) => `No linked entry of this site has the id "${value}".`,
+    ({ other }) => (other ? `Did you mean "${other}"?` : 'Name the entry that the site begins with.'),
+  ),
+  'unknown-entry': fatal(
+    ({ value }) => `No entry has the id "${value}".`,
+    ({ other }) => (other ? `Did you mean "${other}"?` : 'Name an entry of this file.'),
+  ),
+  'menu-params': fatal(
+    ({ value, other }) => `The entry "${value}" has the params ${other}, so a menu cannot link to it as it is.`,
+    () => 'Give the entry "records", or name the entry above it.',
+  ),
+  'menu-repeats': advisory(
+    ({ value, other }) => `The entry "${value}" is already in this list, at ${other}.`,
+    () => 'Name it once. Only the first can be marked.',
+  ),
+  'origin-syntax': fatal(
+    ({ value }) => `"${value}" is not an origin.`,
+    () => 'Write the scheme and the host alone, such as "https://marram.example".',
+  ),
+  'language-syntax': fatal(
+    ({ value }) => `"${value}" is not a language tag of BCP 47.`,
+    () => 'Write a tag such as "en", "pt-BR" or "ar".',
+  ),
+  'unknown-placeholder': advisory(
+    ({ value, other }) => `"{${value}}" in the ${other} stands for nothing, and is shown as it is.`,
+    ({ expected }) => (expected ? `What can be filled here: ${expected}.` : 'Nothing can be filled here: remove it.'),
+  ),
+  'too-deep': fatal(
+    ({ expected }) => `The entries are nested more than ${expected} levels deep.`,
+    () => 'Flatten the tree: people lose their way long before that.',
+  ),
+} satisfies Record<string, Rule>;
+
+export type ProblemCode = keyof typeof catalogue;
+
+/** One thing that is wrong with a site file. */
+export interface Problem {
+  readonly code: ProblemCode;
+  readonly severity: Severity;
+  /** Where, as a JSON Pointer (RFC 6901). The empty string is the whole file. */
+  readonly pointer: string;
+  readonly message: string;
+  readonly remedy: string;
+}
+
+export const problemCodes = Object.keys(catalogue) as readonly ProblemCode[];
+
+export function severityOf(code: ProblemCode): Severity {
+  return catalogue[code].severity;
+}
+
+/** The longest piece of a value that a message repeats: enough to find it, and a pasted book stays out of the terminal. */
+const longestQuote = 80;
+
+function shortened(text: string): string {
+  return text.length > longestQuote ? `${text.slice(0, longestQuote)}…` : text;
+}
+
+export function problem(code: ProblemCode, pointer: string, details: Details = {}): Problem {
+  const rule: Rule = catalogue[code];
+  const about = details.value === undefined ? details : { ...details, value: shortened(details.value) };
+  return {
+    code,
+    severity: rule.severity,
+    pointer,
+    message: rule.message(about),
+    remedy: rule.remedy(about),
+  };
+}
+
+/** Thrown by `defineSite` when the definition has a fatal problem. Carries every problem, advisory ones too. */
+export class SiteError extends Error {
+  override readonly name = 'SiteError';
+  readonly problems: readonly Problem[];
+
+  constructor(problems: readonly Problem[]) {
+    const lines = problems.map(({ code, pointer, message, remedy }) => {
+      return `  ${pointer || '(the whole file)'}: ${message} ${remedy} [${code}]`;
+    });
+    super(`The site has ${problems.length === 1 ? 'a problem' : `${problems.length} problems`}:\n${lines.join('\n')}`);
+    this.problems = problems;
+  }
+}

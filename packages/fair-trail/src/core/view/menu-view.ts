@@ -1,0 +1,58 @@
+import type { MenuItem, Mark } from '../site/menus.ts';
+import type { Wording } from '../wording.ts';
+import { element, slot, type ViewElement, type ViewNode } from './view.ts';
+
+export interface MenuViewOptions {
+  readonly wording: Wording;
+  /** Whether the app draws icons: only then is there a slot for them. Default: false. */
+  readonly icons?: boolean;
+}
+
+/** The value of `aria-current` (WAI-ARIA 1.2, section 6.6) that states a mark. */
+export function ariaCurrent(mark: Mark): 'page' | 'true' | null {
+  return mark === 'section' ? 'true' : mark;
+}
+
+/** The items of a menu as a list of links, with lists inside. */
+export function menuView(items: readonly MenuItem[], options: MenuViewOptions): ViewElement {
+  // Some browsers take a list without bullets for no list; the role says that it is one.
+  return element('ul', { class: 'ft-menu', role: 'list' }, items.map((item) => itemView(item, options)));
+}
+
+function itemView(item: MenuItem, options: MenuViewOptions): ViewElement {
+  const lead = item.href === null ? groupLabelView(item) : linkView(item, options);
+  const below = item.items.length > 0 ? menuView(item.items, options) : null;
+  return element('li', { class: 'ft-menu-item' }, [lead, below], { key: keyOf(item) });
+}
+
+function groupLabelView(item: MenuItem): ViewElement {
+  return element('span', { class: 'ft-group-label', 'aria-current': ariaCurrent(item.mark) }, [item.label]);
+}
+
+function linkView(item: MenuItem, { wording, icons }: MenuViewOptions): ViewElement {
+  const newTab = item.entry?.opens === 'new-tab';
+  const icon = icons && item.entry?.icon ? slot('icon', item.entry.icon) : null;
+  const children: (ViewNode | null)[] = [icon, element('span', { class: 'ft-label' }, [item.label])];
+  if (newTab) children.push(newTabView(wording));
+  return element(
+    'a',
+    {
+      class: 'ft-link',
+      href: item.href,
+      'aria-current': ariaCurrent(item.mark),
+      target: newTab ? '_blank' : null,
+      rel: newTab ? 'noopener' : null,
+    },
+    children,
+  );
+}
+
+/** The sign for eyes is drawn by the stylesheet; the words are for ears. */
+function newTabView(wording: Wording): ViewElement {
+  const words = element('span', { class: 'ft-visually-hidden' }, [` (${wording.opensNewTab})`]);
+  return element('span', { class: 'ft-new-tab' }, [words], { key: 'new-tab' });
+}
+
+function keyOf({ entry, params, label }: MenuItem): string {
+  return entry ? [entry.id, ...Object.values(params)].join('/') : `group/${label}`;
+}

@@ -1,0 +1,48 @@
+/**
+ * What the core decides and a framework prints: plain elements with their attributes, text, and named slots for what
+ * the app brings. Nothing here knows a framework, so all of them print the same document.
+ */
+export type ViewNode = ViewElement | ViewSlot | string;
+
+export interface ViewElement {
+  readonly tag: string;
+  /** Tells the element from its siblings across changes. */
+  readonly key: string;
+  /** HTML attributes under their HTML names. A boolean attribute that holds is the empty string. */
+  readonly attributes: Readonly<Record<string, string>>;
+  readonly children: readonly ViewNode[];
+  /** The machine event that each DOM event stands for, by the DOM event's name. */
+  readonly on?: Readonly<Record<string, unknown>>;
+}
+
+/** Where the app's own content goes. */
+export interface ViewSlot {
+  readonly slot: string;
+  /** What the slot's content is about, such as the name of an icon. */
+  readonly about: string;
+}
+
+interface ElementExtras {
+  readonly key?: string;
+  readonly on?: Readonly<Record<string, unknown>>;
+}
+
+/** An element; attributes that are null or false are left out, and true is written as HTML writes a boolean. */
+export function element(
+  tag: string,
+  attributes: Readonly<Record<string, string | boolean | null>>,
+  children: readonly (ViewNode | null)[] = [],
+  extras: ElementExtras = {},
+): ViewElement {
+  const written: Record<string, string> = {};
+  for (const [name, value] of Object.entries(attributes)) {
+    if (value !== null && value !== false) written[name] = value === true ? '' : value;
+  }
+  const present = children.filter((child) => child !== null);
+  const node = { tag, key: extras.key ?? tag, attributes: written, children: present };
+  return extras.on ? { ...node, on: extras.on } : node;
+}
+
+export function slot(name: string, about = ''): ViewSlot {
+  return { slot: name, about };
+}

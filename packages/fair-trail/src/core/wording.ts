@@ -1,0 +1,29 @@
+/** The words that components say by themselves. An app in another language, or with other words, gives its own. */
+export interface Wording {
+  /** The name of the bar's navigation landmark. */
+  readonly mainNavigation: string;
+  /** On the button that opens the menu where room is short. */
+  readonly menu: string;
+  /** The name of the breadcrumbs' navigation landmark. */
+  readonly breadcrumbs: string;
+  readonly skipToContent: string;
+  /** Said after the label of a link that opens a new tab. */
+  readonly opensNewTab: string;
+  /** The heading and title of an address that is no page of the site. */
+  readonly notFound: string;
+  /** The heading and title of a page that the visitor may not see. */
+  readonly denied: string;
+  /** Said of a page that does not exist yet. */
+  readonly planned: string;
+}
+
+export const englishWording: Wording = {
+  mainNavigation: 'Main',
+  menu: 'Menu',
+  breadcrumbs: 'Breadcrumbs',
+  skipToContent: 'Skip to content',
+  opensNewTab: 'opens in a new tab',
+  notFound: 'Page not found',
+  denied: 'This page is not open to you',
+  planned: 'This page is planned and does not exist yet',
+};

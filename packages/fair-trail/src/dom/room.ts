@@ -1,0 +1,29 @@
+/**
+ * Watches whether a bar's row has the room that its content needs. The stylesheet decides by an estimate; what is
+ * measured here only ever asks for more room than that, so the two cannot take turns.
+ */
+export interface RoomReport {
+  /** The room, in em, that the row needs as it stands; null while it is not in a row. */
+  readonly needed: number | null;
+  /** Whether the toggle stands in for the row. */
+  readonly narrow: boolean;
+}
+
+export function watchRoom(row: HTMLElement, toggle: HTMLElement | null, report: (room: RoomReport) => void): () => void {
+  const measure = () => {
+    const narrow = toggle !== null && getComputedStyle(toggle).display !== 'none';
+    report({ narrow, needed: narrow ? null : neededRoom(row) });
+  };
+  const observer = new ResizeObserver(measure);
+  observer.observe(row);
+  // Fonts that arrive late, and slots that grow, change what is needed without changing the row.
+  for (const child of row.children) observer.observe(child);
+  return () => observer.disconnect();
+}
+
+/** Overflowing content, or text on a second line, is measured as the width at which neither would be. */
+function neededRoom(row: HTMLElement): number | null {
+  const style = getComputedStyle(row);
+  const fontSize = Number.parseFloat(style.fontSize) || 16;
+  return row.scrollWidth > row.clientWidth + 1 ? row.scrollWidth / fontSize : null;
+}

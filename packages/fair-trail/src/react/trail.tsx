@@ -1,0 +1,139 @@
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
+import {
+  englishWording,
+  locate,
+  samePosition,
+  titleOf,
+  type Position,
+  type SessionHistory,
+  type Site,
+  type SiteRecords,
+  type Wording,
+} from '../core/index.ts';
+import { markScripted, openRouter, windowHistory, type Router } from '../dom/index.ts';
+
+/** What every component of a trail knows. */
+export interface TrailContext {
+  readonly site: Site;
+  readonly position: Position;
+  /** The current address: path, query and hash. */
+  readonly url: string;
+  readonly audience: readonly string[];
+  readonly records: SiteRecords;
+  readonly wording: Wording;
+  /** Null where the address is given from outside: there another router is in charge. */
+  readonly router: Router | null;
+}
+
+export interface TrailProps {
+  readonly site: Site;
+  /** The audiences that the visitor is in. Default: none. */
+  readonly audience?: readonly string[];
+  /** The records as they are known now. Default: none. */
+  readonly records?: SiteRecords;
+  /** Words to say instead of the English ones. */
+  readonly wording?: Partial<Wording>;
+  /** Where the visitor's way is kept. Default: the browser's session history. */
+  readonly history?: SessionHistory;
+  /** The current address, where something else decides it: a server, or a router that the app has already. */
+  readonly url?: string;
+  readonly children?: ReactNode;
+}
+
+const Context = createContext<TrailContext | null>(null);
+
+const noAudience: readonly string[] = [];
+const noRecords: SiteRecords = {};
+
+/** A server has no layout to wait for, and says so in its log where one tries. */
+export const useBrowserLayoutEffect = typeof document === 'undefined' ? useEffect : useLayoutEffect;
+
+/** Gives the components within it the site, the position in it, and who is looking. */
+export function Trail({ url, history, ...props }: TrailProps): ReactNode {
+  useBrowserLayoutEffect(() => markScripted(document), []);
+  if (url !== undefined) return <GivenTrail url={url} {...props} />;
+  if (typeof window === 'undefined' && !history) {
+    throw new TypeError('Trail needs the property "url" where there is no window: give the address to render.');
+  }
+  return <RoutedTrail {...(history && { history })} {...props} />;
+}
+
+function GivenTrail({ url, ...props }: Omit<TrailProps, 'history'> & { readonly url: string }): ReactNode {
+  const { site } = props;
+  const last = useRef<Position | null>(null);
+  const found = useMemo(() => locate(site, url), [site, url]);
+  const position = last.current && samePosition(last.current, found) ? last.current : found;
+  useBrowserLayoutEffect(() => {
+    last.current = position;
+  }, [position]);
+  return <Provide {...props} url={url} position={position} router={null} />;
+}
+
+function RoutedTrail({ history, ...props }: Omit<TrailProps, 'url'>): ReactNode {
+  const { site, records, wording } = props;
+  const latest = useRef({ records, wording });
+  const router = useMemo(
+    () =>
+      openRouter({
+        site,
+        history: history ?? windowHistory(window),
+        window,
+        title: ({ position }) => {
+          const notFound = latest.current.wording?.notFound ?? englishWording.notFound;
+          return titleOf(site, position, notFound, latest.current.records);
+        },
+      }),
+    [site, history],
+  );
+  const read = () => router.state;
+  const state = useSyncExternalStore(router.subscribe, read, read);
+  useBrowserLayoutEffect(() => {
+    latest.current = { records, wording };
+  });
+  useBrowserLayoutEffect(() => router.connect(), [router]);
+  // By now the page of this state is in the document.
+  useBrowserLayoutEffect(() => router.settle(), [router, state.arrivals]);
+  return <Provide {...props} url={state.current.url} position={state.position} router={router} />;
+}
+
+interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
+  readonly url: string;
+  readonly position: Position;
+  readonly router: Router | null;
+}
+
+function Provide(props: ProvideProps): ReactNode {
+  const { site, url, position, router, children } = props;
+  const { audience = noAudience, records = noRecords, wording: ownWording } = props;
+  const wording = useMemo(() => ({ ...englishWording, ...ownWording }), [ownWording]);
+  const value = useMemo(
+    () => ({ site, position, url, audience, records, wording, router }),
+    [site, position, url, audience, records, wording, router],
+  );
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}
+
+/** All that a trail's components know. @throws Error outside of a `Trail` */
+export function useTrail(): TrailContext {
+  const context = useContext(Context);
+  if (!context) throw new Error('This component needs a Trail around it: <Trail site={site}>…</Trail>.');
+  return context;
+}
+
+/** Where the visitor is in the site. */
+export function usePosition(): Position {
+  return useTrail().position;
+}
+
+export function useSite(): Site {
+  return useTrail().site;
+}

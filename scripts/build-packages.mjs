@@ -1,0 +1,15 @@
+/** Builds the library and the command: types and modules by the compiler, then the stylesheets. */
+import { cpSync, mkdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { barRoomCss } from './bar-room-css.mjs';
+import { root, runTool } from './run.mjs';
+
+runTool('typescript/bin/tsc', ['--build']);
+
+const library = path.join(root, 'packages/fair-trail');
+const { rungs } = await import(pathToFileURL(path.join(library, 'dist/core/layout/room.js')).href);
+const styles = path.join(library, 'dist/styles');
+mkdirSync(styles, { recursive: true });
+writeFileSync(path.join(library, 'src/styles/bar-room.css'), barRoomCss(rungs));
+cpSync(path.join(library, 'src/styles'), styles, { recursive: true });
