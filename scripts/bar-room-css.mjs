@@ -5,6 +5,7 @@
 const narrow = [
   '--ft-bar-wrap: wrap;',
   '--ft-bar-brand-flex: 1 1 8em;',
+  '--ft-bar-slot-flex: 0 1 auto;',
   '--ft-bar-navigation-flex: none;',
   '--ft-bar-toggle-display: inline-flex;',
   '--ft-bar-panel-display: none;',

@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { createHash } from 'node:crypto';
+import { statSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -22,13 +21,10 @@ export function runTool(script, args, options) {
   run(process.execPath, [path.join(root, 'node_modules', script), ...args], options);
 }
 
-/** Installs the packages that the lock file names, unless exactly these are installed already. */
+/** Installs the packages that the lock file names, unless an installation has been made since it last changed. */
 export function installPackages() {
-  const lock = readFileSync(path.join(root, 'package-lock.json'));
-  const wanted = createHash('sha256').update(lock).digest('hex');
-  const stamp = path.join(root, 'node_modules', '.fair-trail-lock');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  const changed = (file) => statSync(path.join(root, file), { throwIfNoEntry: false })?.mtimeMs ?? 0;
+  if (changed('node_modules/.package-lock.json') >= changed('package-lock.json')) return;
   console.log('Installing packages…');
   run('npm', ['ci', '--no-audit', '--no-fund'], { shell: process.platform === 'win32' });
-  writeFileSync(stamp, wanted);
 }

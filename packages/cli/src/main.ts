@@ -4,7 +4,9 @@ import colors from 'picocolors';
 import { Failure } from './failure.ts';
 import { addShowCommand } from './show-command.ts';
 
-const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as { version: string };
+const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
+  version: string;
+};
 
 const program = new Command('fair-trail')
   .description('Looks at the navigation that a site file describes.')

@@ -27,7 +27,12 @@ export function addShowCommand(program: Command): void {
     .option('--menu <NAME>', 'only this menu')
     .addOption(
       new Option('--audience <A,B>', 'the audiences that the visitor is in, separated by commas')
-        .argParser((list) => list.split(',').map((name) => name.trim()).filter(Boolean))
+        .argParser((list) =>
+          list
+            .split(',')
+            .map((name) => name.trim())
+            .filter(Boolean),
+        )
         .default([], 'none'),
     )
     .addOption(new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json']).default('text'))

@@ -64,7 +64,7 @@ function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
   const row = [
     `${colors.green(sign)} ${item.mark === 'page' ? colors.bold(label) : label}`,
     colors.cyan(printable(item.href ?? '')),
-    item.mark === null ? '' : item.mark,
+    item.mark ?? '',
   ];
   return [row, ...item.items.flatMap((below) => itemRows(below, level + 1, colors))];
 }

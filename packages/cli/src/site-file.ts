@@ -28,8 +28,10 @@ function readText(file: string, shown: string): string {
     bytes = readFileSync(file);
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
-    if (code === 'ENOENT') throw new Failure('file-missing', `There is no file "${shown}". Give the path of a site file.`);
-    if (code === 'EISDIR') throw new Failure('file-unreadable', `"${shown}" is a folder. Give the path of a site file.`);
+    if (code === 'ENOENT')
+      throw new Failure('file-missing', `There is no file "${shown}". Give the path of a site file.`);
+    if (code === 'EISDIR')
+      throw new Failure('file-unreadable', `"${shown}" is a folder. Give the path of a site file.`);
     throw new Failure('file-unreadable', `The file "${shown}" cannot be read (${code ?? 'unknown error'}).`);
   }
   try {
@@ -40,7 +42,11 @@ function readText(file: string, shown: string): string {
   }
 }
 
-function problemLine({ code, severity, pointer, message, remedy }: Problem, document: JsonDocument, file: string): string {
+function problemLine(
+  { code, severity, pointer, message, remedy }: Problem,
+  document: JsonDocument,
+  file: string,
+): string {
   const where = `${file}:${document.placeOf(pointer)} ${printable(pointer) || '/'}`;
   const kind = severity === 'fatal' ? 'error' : 'advice';
   return `${where}\n  ${kind} ${code}: ${printable(message)} ${printable(remedy)}`;

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { TrailLink, type PageProps } from 'fair-trail/react';
+import { PointMap } from './point-map.tsx';
 import { hides } from '../../../observatory/content/hides.ts';
 
 export function HidesPage(): ReactNode {
@@ -18,6 +19,7 @@ export function HidesPage(): ReactNode {
           </section>
         ))}
       </div>
+      <PointMap />
     </>
   );
 }
@@ -26,20 +28,23 @@ export function HidePage({ position }: PageProps): ReactNode {
   const hide = hides.find(({ id }) => id === position.entry?.id);
   if (!hide) return <h1>{position.entry?.label}</h1>;
   return (
-    <>
-      <h1>{hide.name}</h1>
-      <p className="lead">{hide.text}</p>
-      <dl className="facts">
-        <dt>Seats</dt>
-        <dd>{hide.seats}</dd>
-        <dt>Best time</dt>
-        <dd>{hide.best}</dd>
-        <dt>The way there</dt>
-        <dd>{hide.path}</dd>
-      </dl>
-      <p>
-        Look up the <TrailLink entry="tides">tides</TrailLink> before you choose your hour.
-      </p>
-    </>
+    <div className="with-map">
+      <div>
+        <h1>{hide.name}</h1>
+        <p className="lead">{hide.text}</p>
+        <dl className="facts">
+          <dt>Seats</dt>
+          <dd>{hide.seats}</dd>
+          <dt>Best time</dt>
+          <dd>{hide.best}</dd>
+          <dt>The way there</dt>
+          <dd>{hide.path}</dd>
+        </dl>
+        <p>
+          Look up the <TrailLink entry="tides">tides</TrailLink> before you choose your hour.
+        </p>
+      </div>
+      <PointMap here={hide.id} />
+    </div>
   );
 }

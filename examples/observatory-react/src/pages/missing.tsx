@@ -12,7 +12,8 @@ export function NotFound({ position }: PageProps): ReactNode {
         The tide took it, or it never was.{' '}
         {section ? (
           <>
-            You are somewhere below <TrailLink entry={section.id}>{labelOf(section, position.params, records)}</TrailLink>.
+            You are somewhere below{' '}
+            <TrailLink entry={section.id}>{labelOf(section, position.params, records)}</TrailLink>.
           </>
         ) : (
           <>

@@ -17,8 +17,8 @@ export function TodayPage(): ReactNode {
             {causeway.opens} to {causeway.closes}
           </p>
           <p>
-            Dry for six hours and forty minutes. Read <TrailLink entry="crossing">how to cross</TrailLink> before you set
-            out.
+            Dry for six hours and forty minutes. Read <TrailLink entry="crossing">how to cross</TrailLink> before you
+            set out.
           </p>
         </section>
         <section className="board">

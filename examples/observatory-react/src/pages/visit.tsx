@@ -29,8 +29,8 @@ export function GettingHerePage(): ReactNode {
     <>
       <h1>Getting here</h1>
       <p>
-        Bus 41 runs from Saltby station to the causeway head, at ten past every hour until six. From there it is a walk of
-        two kilometres, or a ride on the warden’s trailer if you <TrailLink entry="book">book</TrailLink> it.
+        Bus 41 runs from Saltby station to the causeway head, at ten past every hour until six. From there it is a walk
+        of two kilometres, or a ride on the warden’s trailer if you <TrailLink entry="book">book</TrailLink> it.
       </p>
       <p>
         Read <TrailLink entry="crossing" /> first. It floods faster than it looks.

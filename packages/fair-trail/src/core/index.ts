@@ -26,7 +26,7 @@ export { menuItems, type Mark, type MenuItem, type Visit } from './site/menus.ts
 export { breadcrumbs, type Breadcrumb } from './site/breadcrumbs.ts';
 export { englishWording, type Wording } from './wording.ts';
 export { element, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
-export { share } from './view/share.ts';
+export { createSharer, share } from './view/share.ts';
 export { ariaCurrent, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView } from './view/breadcrumb-view.ts';
 export { mainId, skipLinkView } from './view/skip-link-view.ts';

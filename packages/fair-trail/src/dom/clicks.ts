@@ -18,7 +18,7 @@ export function followedLink(event: MouseEvent, location: Location): FollowedLin
   const target = link.getAttribute('target');
   if (target && target.toLowerCase() !== '_self') return null;
   const url = urlOf(link);
-  if (!url || url.origin !== location.origin) return null;
+  if (url?.origin !== location.origin) return null;
   const samePlace = url.pathname === location.pathname && url.search === location.search;
   if (samePlace && url.href.includes('#')) return null;
   return { url: url.pathname + url.search + url.hash, link };

@@ -9,7 +9,11 @@ export interface RoomReport {
   readonly narrow: boolean;
 }
 
-export function watchRoom(row: HTMLElement, toggle: HTMLElement | null, report: (room: RoomReport) => void): () => void {
+export function watchRoom(
+  row: HTMLElement,
+  toggle: HTMLElement | null,
+  report: (room: RoomReport) => void,
+): () => void {
   const measure = () => {
     const narrow = toggle !== null && getComputedStyle(toggle).display !== 'none';
     report({ narrow, needed: narrow ? null : neededRoom(row) });

@@ -24,7 +24,7 @@ export interface NavigateOptions {
 /** The router at work in a browser. Its state is for a framework to read, its methods are for the app to call. */
 export interface Router {
   readonly state: RouterState;
-  subscribe(listener: () => void): () => void;
+  readonly subscribe: (listener: () => void) => () => void;
   /**
    * Goes to an address of this origin.
    *
@@ -34,8 +34,8 @@ export interface Router {
   navigate(url: string, options?: NavigateOptions): void;
   back(): void;
   forward(): void;
-  /** Tells that the page of the current state has been rendered. What waited for it is done now. */
-  settle(): void;
+  /** Tells that the page of the current state has been rendered, and its title. What waited for it is done now. */
+  settle(title: string): void;
   /** Begins to follow links and the history; the answer ends it and leaves nothing behind. */
   connect(): () => void;
 }
@@ -44,8 +44,6 @@ export interface RouterSettings {
   readonly site: Site;
   readonly history: SessionHistory;
   readonly window: Window;
-  /** The document title of a state. */
-  readonly title: (state: RouterState) => string;
 }
 
 export function openRouter(settings: RouterSettings): Router {
@@ -87,7 +85,8 @@ class BrowserRouter implements Router {
     this.#settings.history.traverse(1);
   }
 
-  settle(): void {
+  settle(title: string): void {
+    this.#settings.window.document.title = title;
     const waiting = this.#waiting;
     this.#waiting = [];
     for (const effect of waiting) this.#carryOut(effect);
@@ -115,7 +114,6 @@ class BrowserRouter implements Router {
 
     // A reload, or coming back from another site: the page is where the reader left it, or at the hash it was sent with.
     const { key, url } = this.state.current;
-    this.#waiting.push({ type: 'title' });
     if (!scroll.restore(key) && url.includes('#')) {
       this.#waiting.push({ type: 'scroll-to-hash', hash: url.slice(url.indexOf('#')) });
     }
@@ -153,20 +151,23 @@ class BrowserRouter implements Router {
     switch (effect.type) {
       case 'keep-scroll':
         return this.#scroll?.keep(effect.key);
-      case 'push':
-        return history.push(effect.entry);
-      case 'replace':
-        return history.replace(effect.entry);
-      case 'title':
-        window.document.title = this.#settings.title(this.state);
+      case 'push': {
+        history.push(effect.entry);
         return;
+      }
+      case 'replace': {
+        history.replace(effect.entry);
+        return;
+      }
       case 'focus-content': {
         const start = contentStart(window.document);
         if (start) focusOnce(start);
         return;
       }
-      case 'scroll-to-hash':
-        return scrollToHash(window.document, effect.hash);
+      case 'scroll-to-hash': {
+        scrollToHash(window.document, effect.hash);
+        return;
+      }
       case 'restore-scroll':
         this.#scroll?.restore(effect.key);
     }

@@ -47,11 +47,22 @@ export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
 
 /** The bar across the top: brand, links with their marks, and a toggle for them where room is short. */
 export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props, ref) {
-  const { menu = 'main', label, brand, start, end, icon, element = 'header', expanded, onToggle, ...attributes } = props;
+  const {
+    menu = 'main',
+    label,
+    brand,
+    start,
+    end,
+    icon,
+    element = 'header',
+    expanded,
+    onToggle,
+    ...attributes
+  } = props;
   const { site, position, audience, records, wording } = useTrail();
   const panelId = useId();
   const root = useRef<HTMLElement>(null);
-  useImperativeHandle(ref, () => root.current as HTMLElement, []);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
 
   const [ownExpanded, setOwnExpanded] = useState(false);
   const isExpanded = expanded ?? ownExpanded;

@@ -26,7 +26,12 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
   const entry = site.entry(id);
   const isHere = position.status === 'exact' && samePosition(position, locate(site, { pathname: path }));
   return (
-    <a ref={ref} aria-current={ariaCurrent(isHere ? 'page' : null) ?? undefined} {...attributes} href={path + search + hash}>
+    <a
+      ref={ref}
+      aria-current={ariaCurrent(isHere ? 'page' : null) ?? undefined}
+      {...attributes}
+      href={path + search + hash}
+    >
       {children ?? (entry && labelOf(entry, params, records))}
     </a>
   );

@@ -4,7 +4,7 @@ import {
   useEffect,
   useLayoutEffect,
   useMemo,
-  useRef,
+  useState,
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
@@ -69,39 +69,25 @@ export function Trail({ url, history, ...props }: TrailProps): ReactNode {
 
 function GivenTrail({ url, ...props }: Omit<TrailProps, 'history'> & { readonly url: string }): ReactNode {
   const { site } = props;
-  const last = useRef<Position | null>(null);
   const found = useMemo(() => locate(site, url), [site, url]);
-  const position = last.current && samePosition(last.current, found) ? last.current : found;
-  useBrowserLayoutEffect(() => {
-    last.current = position;
-  }, [position]);
+  const [position, setPosition] = useState(found);
+  // The same place keeps its identity, so that a change of query renders nothing that depends on the place alone.
+  if (!samePosition(position, found)) setPosition(found);
   return <Provide {...props} url={url} position={position} router={null} />;
 }
 
 function RoutedTrail({ history, ...props }: Omit<TrailProps, 'url'>): ReactNode {
   const { site, records, wording } = props;
-  const latest = useRef({ records, wording });
   const router = useMemo(
-    () =>
-      openRouter({
-        site,
-        history: history ?? windowHistory(window),
-        window,
-        title: ({ position }) => {
-          const notFound = latest.current.wording?.notFound ?? englishWording.notFound;
-          return titleOf(site, position, notFound, latest.current.records);
-        },
-      }),
+    () => openRouter({ site, history: history ?? windowHistory(window), window }),
     [site, history],
   );
   const read = () => router.state;
   const state = useSyncExternalStore(router.subscribe, read, read);
-  useBrowserLayoutEffect(() => {
-    latest.current = { records, wording };
-  });
+  const title = titleOf(site, state.position, wording?.notFound ?? englishWording.notFound, records);
   useBrowserLayoutEffect(() => router.connect(), [router]);
   // By now the page of this state is in the document.
-  useBrowserLayoutEffect(() => router.settle(), [router, state.arrivals]);
+  useBrowserLayoutEffect(() => router.settle(title), [router, state.arrivals, title]);
   return <Provide {...props} url={state.current.url} position={state.position} router={router} />;
 }
 

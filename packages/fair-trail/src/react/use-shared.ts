@@ -1,13 +1,8 @@
-import { useRef } from 'react';
-import { share } from '../core/index.ts';
-import { useBrowserLayoutEffect } from './trail.tsx';
+import { useState } from 'react';
+import { createSharer } from '../core/index.ts';
 
-/** The value, made of the last rendered one's parts wherever they are equal, so that only what changed renders again. */
+/** The value, made of the last one's parts wherever they are equal, so that only what changed renders again. */
 export function useShared<Value>(value: Value): Value {
-  const last = useRef<Value | null>(null);
-  const shared = share(last.current, value);
-  useBrowserLayoutEffect(() => {
-    last.current = shared;
-  });
-  return shared;
+  const [shareWithLast] = useState(createSharer<Value>);
+  return shareWithLast(value);
 }

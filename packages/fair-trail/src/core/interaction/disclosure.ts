@@ -19,7 +19,10 @@ export type DisclosureEvent =
   /** Room is no longer short: the panel's content stands in the row. */
   | { readonly type: 'room-enough'; readonly focusOnTrigger: boolean };
 
-export type DisclosureEffect = { readonly type: 'focus'; readonly target: 'trigger' | 'first-link' };
+export interface DisclosureEffect {
+  readonly type: 'focus';
+  readonly target: 'trigger' | 'first-link';
+}
 
 export const closedDisclosure: DisclosureState = { expanded: false };
 

@@ -2,27 +2,31 @@ import { createKey, type HistoryEntry, type SessionHistory } from './history.ts'
 
 /** A history without a browser, for tests and previews. It begins with one entry. */
 export function memoryHistory(url = '/'): SessionHistory {
-  let entries: HistoryEntry[] = [{ url, key: createKey() }];
+  let current: HistoryEntry = { url, key: createKey() };
+  let entries = [current];
   let index = 0;
   const listeners = new Set<(entry: HistoryEntry) => void>();
-  const current = () => entries[index] as HistoryEntry;
   return {
     get current() {
-      return current();
+      return current;
     },
     push(entry) {
-      entries = [...entries.slice(0, index + 1), entry];
       index += 1;
+      entries = [...entries.slice(0, index), entry];
+      current = entry;
     },
     replace(entry) {
-      entries = entries.with(index, entry);
+      entries[index] = entry;
+      current = entry;
     },
     traverse(delta) {
       const target = index + delta;
+      const entry = entries[target];
       // As in a browser, going further than there is anything does nothing.
-      if (delta === 0 || target < 0 || target >= entries.length) return;
+      if (delta === 0 || !entry) return;
       index = target;
-      for (const listener of listeners) listener(current());
+      current = entry;
+      for (const listener of listeners) listener(current);
     },
     listen(listener) {
       listeners.add(listener);

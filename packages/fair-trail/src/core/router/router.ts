@@ -27,8 +27,7 @@ export type RouterEffect =
   /** Remember how far the page is scrolled, before it goes. */
   | { readonly type: 'keep-scroll'; readonly key: string }
   | { readonly type: 'push' | 'replace'; readonly entry: HistoryEntry }
-  /** The rest waits until the new page has been rendered. */
-  | { readonly type: 'title' }
+  /** This and what follows wait until the new page has been rendered. */
   | { readonly type: 'focus-content' }
   /** To the element that the hash names, or else to the top. */
   | { readonly type: 'scroll-to-hash'; readonly hash: string }
@@ -46,11 +45,7 @@ export function initialRouter(site: Site, current: HistoryEntry): RouterState {
   return { current, position: positionOf(site, current.url), arrivals: 0 };
 }
 
-export function nextRouter(
-  site: Site,
-  state: RouterState,
-  event: RouterEvent,
-): Transition<RouterState, RouterEffect> {
+export function nextRouter(site: Site, state: RouterState, event: RouterEvent): Transition<RouterState, RouterEffect> {
   const entry = event.type === 'navigate' ? { url: event.url, key: event.key } : event.entry;
   const sameAddress = entry.url === state.current.url;
   const isNewPage = pathnameOf(entry.url) !== pathnameOf(state.current.url);
@@ -65,7 +60,6 @@ export function nextRouter(
     if (event.history === 'replace') arrives = false;
     else if (sameAddress) arrives = true;
   }
-  effects.push({ type: 'title' });
   if (arrives) effects.push({ type: 'focus-content' });
   if (event.type === 'traverse') effects.push({ type: 'restore-scroll', key: entry.key });
   else if (arrives || entry.url.includes('#')) effects.push({ type: 'scroll-to-hash', hash: hashOf(entry.url) });

@@ -1,7 +1,7 @@
 import { normalizeBase, parseUrl } from './address.ts';
 import type { SiteDefinition } from './definition.ts';
 import type { Entry } from './entry.ts';
-import { below, readName, readObject, readOptional, readRequired, readText, type Place } from './fields.ts';
+import { readName, readObject, readOptional, readRequired, readText, type Place } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
 import { createMatcher } from './match.ts';
 import { nearest } from './nearest.ts';
@@ -71,29 +71,29 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   return { site, problems };
 }
 
-function readOrigin(value: unknown, place: Place): string | undefined {
+function readOrigin(value: unknown, place: Place): string | null {
   const text = readText(value, 'origin', place);
-  if (text === undefined) return undefined;
+  if (text === null) return null;
   const url = parseUrl(text);
   const isWeb = url?.protocol === 'https:' || url?.protocol === 'http:';
   if (url && isWeb && text.replace(/\/$/u, '').toLowerCase() === url.origin) return url.origin;
   place.problems.push(problem('origin-syntax', place.pointer, { value: text }));
-  return undefined;
+  return null;
 }
 
-function readLanguage(value: unknown, place: Place): string | undefined {
+function readLanguage(value: unknown, place: Place): string | null {
   const text = readText(value, 'language', place);
-  if (text === undefined) return undefined;
+  if (text === null) return null;
   try {
     new Intl.Locale(text);
     return text;
   } catch {
     place.problems.push(problem('language-syntax', place.pointer, { value: text }));
-    return undefined;
+    return null;
   }
 }
 
-function readTitle(value: unknown, place: Place): string | undefined {
+function readTitle(value: unknown, place: Place): string | null {
   const text = readText(value, 'title', place);
   for (const name of placeholdersIn(text ?? '')) {
     if (name === 'label' || name === 'site') continue;
@@ -103,14 +103,14 @@ function readTitle(value: unknown, place: Place): string | undefined {
   return text;
 }
 
-function findHome(value: unknown, byId: ReadonlyMap<string, Entry>, place: Place): Entry | undefined {
+function findHome(value: unknown, byId: ReadonlyMap<string, Entry>, place: Place): Entry | null {
   const id = readName(value, 'an id', place);
-  if (id === undefined) return undefined;
+  if (id === null) return null;
   const entry = byId.get(id);
   if (entry && entry.paths.length > 0 && entry.paramNames.length === 0) return entry;
   const other = entry ? undefined : nearest(id, byId.keys());
   place.problems.push(problem('unknown-home', place.pointer, { value: id, ...(other && { other }) }));
-  return undefined;
+  return null;
 }
 
 function entryAtRoot(places: readonly { entry: Entry; path: readonly unknown[] }[]): Entry | null {

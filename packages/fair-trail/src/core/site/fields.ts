@@ -20,8 +20,10 @@ function describe(value: unknown): string {
   return typeof value === 'string' ? 'text' : `a ${typeof value}`;
 }
 
-function wrongType(value: unknown, expected: string, place: Place): undefined {
+/** Reports the problem. Null, since there is nothing to go on with. */
+function wrongType(value: unknown, expected: string, place: Place): null {
   place.problems.push(problem('wrong-type', place.pointer, { value: describe(value), expected }));
+  return null;
 }
 
 /** The object, with a problem for each field it should not have. */
@@ -29,7 +31,7 @@ export function readObject(
   value: unknown,
   fields: readonly string[],
   place: Place,
-): Readonly<Record<string, unknown>> | undefined {
+): Readonly<Record<string, unknown>> | null {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return wrongType(value, 'an object', place);
   }
@@ -43,11 +45,11 @@ export function readObject(
 }
 
 /** Text with something to read in it. */
-export function readText(value: unknown, what: string, place: Place): string | undefined {
+export function readText(value: unknown, what: string, place: Place): string | null {
   if (typeof value !== 'string') return wrongType(value, 'text', place);
   if (value.trim() === '') {
     place.problems.push(problem('empty-text', place.pointer, { value: what }));
-    return undefined;
+    return null;
   }
   return value;
 }
@@ -55,14 +57,14 @@ export function readText(value: unknown, what: string, place: Place): string | u
 /** Underscore comes late, so that `__proto__` and its kind are no names. */
 const nameSyntax = /^[a-z][\w.-]*$/iu;
 
-export function readName(value: unknown, what: string, place: Place): string | undefined {
+export function readName(value: unknown, what: string, place: Place): string | null {
   const text = readText(value, what, place);
-  if (text === undefined || nameSyntax.test(text)) return text;
+  if (text === null || nameSyntax.test(text)) return text;
   place.problems.push(problem('name-syntax', place.pointer, { value: text, other: what }));
-  return undefined;
+  return null;
 }
 
-export function readBoolean(value: unknown, place: Place): boolean | undefined {
+export function readBoolean(value: unknown, place: Place): boolean | null {
   return typeof value === 'boolean' ? value : wrongType(value, 'true or false', place);
 }
 
@@ -70,38 +72,38 @@ export function readChoice<Choice extends string>(
   value: unknown,
   choices: readonly Choice[],
   place: Place,
-): Choice | undefined {
+): Choice | null {
   const found = choices.find((choice) => choice === value);
   if (found !== undefined) return found;
   const expected = choices.map((choice) => `"${choice}"`).join(' or ');
   if (typeof value !== 'string') return wrongType(value, expected, place);
   place.problems.push(problem('wrong-type', place.pointer, { value: `"${value.slice(0, 80)}"`, expected }));
-  return undefined;
+  return null;
 }
 
 /** The list's members, each read at its own place; those that cannot be read are left out. */
 export function readList<Member>(
   value: unknown,
-  readMember: (member: unknown, place: Place) => Member | undefined,
+  readMember: (member: unknown, place: Place) => Member | null,
   place: Place,
-): Member[] | undefined {
+): Member[] | null {
   if (!Array.isArray(value)) return wrongType(value, 'a list', place);
   const members: Member[] = [];
   value.forEach((member, index) => {
     const read = readMember(member, below(place, index));
-    if (read !== undefined) members.push(read);
+    if (read !== null) members.push(read);
   });
   return members;
 }
 
-/** Reads a field where it is written; an absent or undefined one is no problem. */
+/** Reads a field where it is written; an absent or undefined one is no problem, and null. */
 export function readOptional<Value>(
   object: Readonly<Record<string, unknown>>,
   field: string,
-  read: (value: unknown, place: Place) => Value | undefined,
+  read: (value: unknown, place: Place) => Value | null,
   place: Place,
-): Value | undefined {
-  if (!Object.hasOwn(object, field) || object[field] === undefined) return undefined;
+): Value | null {
+  if (!Object.hasOwn(object, field) || object[field] === undefined) return null;
   return read(object[field], below(place, field));
 }
 
@@ -110,12 +112,12 @@ export function readRequired<Value>(
   object: Readonly<Record<string, unknown>>,
   field: string,
   expected: string,
-  read: (value: unknown, place: Place) => Value | undefined,
+  read: (value: unknown, place: Place) => Value | null,
   place: Place,
-): Value | undefined {
+): Value | null {
   if (!Object.hasOwn(object, field) || object[field] === undefined) {
     place.problems.push(problem('missing-field', place.pointer, { value: field, expected }));
-    return undefined;
+    return null;
   }
   return read(object[field], below(place, field));
 }

@@ -53,7 +53,10 @@ function writeSegment(segment: Segment, params: Readonly<Record<string, string>>
     case 'param':
       return writeValue(valueOf(segment.name));
     case 'wildcard': {
-      const steps = (valueOf(segment.name) ?? '').split('/').filter(Boolean).map((step) => writeValue(step));
+      const steps = (valueOf(segment.name) ?? '')
+        .split('/')
+        .filter(Boolean)
+        .map((step) => writeValue(step));
       return steps.includes(null) ? null : steps.join('/');
     }
     case 'mixed': {

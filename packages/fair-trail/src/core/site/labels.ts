@@ -16,10 +16,7 @@ export function fill(text: string, values: Readonly<Record<string, string>>): st
 }
 
 /** The params that the entry's own address has, out of those given. */
-export function ownParams(
-  entry: Entry,
-  params: Readonly<Record<string, string>>,
-): Readonly<Record<string, string>> {
+export function ownParams(entry: Entry, params: Readonly<Record<string, string>>): Readonly<Record<string, string>> {
   if (entry.paramNames.length === 0) return {};
   return Object.fromEntries(Object.entries(params).filter(([name]) => entry.paramNames.includes(name)));
 }

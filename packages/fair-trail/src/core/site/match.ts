@@ -60,7 +60,8 @@ export function createMatcher(places: Iterable<{ readonly entry: Entry; readonly
 }
 
 function mixedChild(node: Node, tokens: readonly Token[], createNode: () => Node): Node {
-  const shape = (some: readonly Token[]) => JSON.stringify(some.map((token) => (token.kind === 'text' ? token.text : 0)));
+  const shape = (some: readonly Token[]) =>
+    JSON.stringify(some.map((token) => (token.kind === 'text' ? token.text : 0)));
   const textLength = (some: readonly Token[]) =>
     some.reduce((sum, token) => sum + (token.kind === 'text' ? token.text.length : 0), 0);
   const list = (node.mixed ??= []);
@@ -69,9 +70,7 @@ function mixedChild(node: Node, tokens: readonly Token[], createNode: () => Node
   const child = { tokens, node: createNode() };
   list.push(child);
   // The more literal text, the more specific. The shape decides between equals, so that the file's order never does.
-  list.sort(
-    (a, b) => textLength(b.tokens) - textLength(a.tokens) || (shape(a.tokens) < shape(b.tokens) ? -1 : 1),
-  );
+  list.sort((a, b) => textLength(b.tokens) - textLength(a.tokens) || (shape(a.tokens) < shape(b.tokens) ? -1 : 1));
   return child.node;
 }
 

@@ -110,10 +110,16 @@ function marked(items: readonly MenuItem[], context: Context): readonly MenuItem
 function rankOf(item: MenuItem, { position, depths }: Context): number {
   const { entry } = item;
   const depth = entry ? depths.get(entry) : undefined;
-  const isPlace = entry !== null && depth !== undefined && sameParams(item.params, ownParams(entry, position.params));
-  if (isPlace && entry === position.entry && position.status === 'exact') return Number.POSITIVE_INFINITY;
+  const throughItems = item.items.some((below) => below.mark !== null) ? 1 : 0;
+  if (entry === null || depth === undefined) return throughItems;
+
+  // A param that stands for nothing, as a wildcard may, is the same as none.
+  const given = Object.entries(ownParams(entry, position.params)).filter(([, value]) => value !== '');
+  const isSamePlace = sameParams(item.params, Object.fromEntries(given));
+  if (isSamePlace && entry === position.entry && position.status === 'exact') return Number.POSITIVE_INFINITY;
+  // One record is no section of another; any other entry is the section of all that its address takes in.
+  if (entry.records !== null && !isSamePlace) return throughItems;
   // The entry at "/" is nobody's section: it would be lit on every page.
-  const isRoot = entry?.paths.some((path) => path.length === 0) === true;
-  if (isPlace && !isRoot) return depth + 2;
-  return item.items.some((below) => below.mark !== null) ? 1 : 0;
+  const isRoot = entry.paths.some((path) => path.length === 0);
+  return isRoot ? throughItems : depth + 2;
 }

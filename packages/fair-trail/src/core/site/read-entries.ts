@@ -1,7 +1,18 @@
 import { hrefKind } from './address.ts';
 import type { Opens } from './definition.ts';
 import type { Entry } from './entry.ts';
-import { below, readBoolean, readChoice, readList, readName, readObject, readOptional, readRequired, readText, type Place } from './fields.ts';
+import {
+  below,
+  readBoolean,
+  readChoice,
+  readList,
+  readName,
+  readObject,
+  readOptional,
+  readRequired,
+  readText,
+  type Place,
+} from './fields.ts';
 import { placeholdersIn } from './labels.ts';
 import { namesOf, parsePathname, pathKey, PathSyntaxError, type Path } from './pathname.ts';
 import { problem } from './problems.ts';
@@ -41,19 +52,25 @@ class EntryReader implements EntryIndex {
   /** Where each address, without the names of its params, was first written. */
   readonly #addresses = new Map<string, string>();
 
-  readSiblings(value: unknown, parent: Entry | null, level: number, place: Place): Entry[] | undefined {
+  readSiblings(value: unknown, parent: Entry | null, level: number, place: Place): Entry[] | null {
     if (level > mostLevels) {
       place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
-      return undefined;
+      return null;
     }
     return readList(value, (member, at) => this.#readEntry(member, parent, level, at), place);
   }
 
-  #readEntry(value: unknown, parent: Entry | null, level: number, place: Place): Entry | undefined {
+  #readEntry(value: unknown, parent: Entry | null, level: number, place: Place): Entry | null {
     const object = readObject(value, entryFields, place);
-    if (!object) return undefined;
+    if (!object) return null;
     const id = readRequired(object, 'id', 'a short name for the entry', (v, at) => readName(v, 'an id', at), place);
-    const label = readRequired(object, 'label', 'the text people will read', (v, at) => readText(v, 'label', at), place);
+    const label = readRequired(
+      object,
+      'label',
+      'the text people will read',
+      (v, at) => readText(v, 'label', at),
+      place,
+    );
     const href = readOptional(object, 'href', readHref, place) ?? null;
     const outside = href !== null && hrefKind(href) === 'outside';
     const paths = href === null || outside ? [] : readPaths(href, below(place, 'href'));
@@ -75,21 +92,28 @@ class EntryReader implements EntryIndex {
       entries: children,
       pointer: place.pointer,
     };
-    if (id !== undefined) this.#addId(id, entry, below(place, 'id'));
+    if (id !== null) this.#addId(id, entry, below(place, 'id'));
     paths.forEach((path) => this.#addAddress(entry, path, href ?? '', below(place, 'href')));
-    readOptional(object, 'aliases', (v, at) => readList(v, (alias, in_) => this.#readAlias(alias, entry, in_), at), place);
+    readOptional(
+      object,
+      'aliases',
+      (v, at) => readList(v, (alias, in_) => this.#readAlias(alias, entry, in_), at),
+      place,
+    );
     checkEntry(object, entry, place);
     // The parent must be whole before its children refer to it; only its list of children is filled afterwards.
-    children.push(...(readOptional(object, 'entries', (v, at) => this.readSiblings(v, entry, level + 1, at), place) ?? []));
+    children.push(
+      ...(readOptional(object, 'entries', (v, at) => this.readSiblings(v, entry, level + 1, at), place) ?? []),
+    );
     return entry;
   }
 
-  #readAlias(value: unknown, entry: Entry, place: Place): string | undefined {
+  #readAlias(value: unknown, entry: Entry, place: Place): string | null {
     const alias = readHref(value, place);
-    if (alias === undefined) return undefined;
+    if (alias === null) return null;
     if (hrefKind(alias) !== 'path') {
       place.problems.push(problem('unsafe-href', place.pointer, { value: alias }));
-      return undefined;
+      return null;
     }
     const paths = readPaths(alias, place);
     const names = new Set(paths.flat().flatMap(namesOf));
@@ -140,12 +164,12 @@ function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, pla
   }
 }
 
-function readHref(value: unknown, place: Place): string | undefined {
+function readHref(value: unknown, place: Place): string | null {
   const href = typeof value === 'string' && value === '' ? value : readText(value, 'href', place);
-  if (href === undefined) return undefined;
+  if (href === null) return null;
   if (hrefKind(href) !== 'unsafe') return href;
   place.problems.push(problem('unsafe-href', place.pointer, { value: href }));
-  return undefined;
+  return null;
 }
 
 function readPaths(href: string, place: Place): readonly Path[] {
@@ -158,7 +182,7 @@ function readPaths(href: string, place: Place): readonly Path[] {
   }
 }
 
-function readAudience(value: unknown, place: Place): string[] | undefined {
+function readAudience(value: unknown, place: Place): string[] | null {
   const names = readList(value, (member, at) => readName(member, 'the name of an audience', at), place);
   if (Array.isArray(value) && value.length === 0) {
     place.problems.push(problem('empty-text', place.pointer, { value: 'list of audiences' }));
@@ -166,6 +190,6 @@ function readAudience(value: unknown, place: Place): string[] | undefined {
   return names;
 }
 
-function readOpens(value: unknown, place: Place): Opens | undefined {
+function readOpens(value: unknown, place: Place): Opens | null {
   return readChoice<Opens>(value, ['same-tab', 'new-tab'], place);
 }

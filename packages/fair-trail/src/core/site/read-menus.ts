@@ -11,9 +11,9 @@ export function readMenus(
   value: unknown,
   byId: ReadonlyMap<string, Entry>,
   place: Place,
-): ReadonlyMap<string, readonly MenuNode[]> | undefined {
+): ReadonlyMap<string, readonly MenuNode[]> | null {
   const object = readObject(value, Object.keys(value ?? {}), place);
-  if (!object) return undefined;
+  if (!object) return null;
   const menus = new Map<string, readonly MenuNode[]>();
   for (const name of Object.keys(object)) {
     const at = below(place, name);
@@ -23,15 +23,10 @@ export function readMenus(
   return menus;
 }
 
-function readNodes(
-  value: unknown,
-  byId: ReadonlyMap<string, Entry>,
-  level: number,
-  place: Place,
-): MenuNode[] | undefined {
+function readNodes(value: unknown, byId: ReadonlyMap<string, Entry>, level: number, place: Place): MenuNode[] | null {
   if (level > mostLevels) {
     place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
-    return undefined;
+    return null;
   }
   const seen = new Map<string, string>();
   return readList(
@@ -48,16 +43,11 @@ function readNodes(
   );
 }
 
-function readNode(
-  value: unknown,
-  byId: ReadonlyMap<string, Entry>,
-  level: number,
-  place: Place,
-): MenuNode | undefined {
+function readNode(value: unknown, byId: ReadonlyMap<string, Entry>, level: number, place: Place): MenuNode | null {
   if (typeof value === 'string') return readEntryNode(value, 1, byId, place);
   const isGroup = typeof value === 'object' && value !== null && !Object.hasOwn(value, 'entry');
   const object = readObject(value, isGroup ? ['label', 'entries'] : ['entry', 'depth'], place);
-  if (!object) return undefined;
+  if (!object) return null;
   if (isGroup) {
     const label = readRequired(object, 'label', 'the title of the group', (v, at) => readText(v, 'label', at), place);
     const readBelow = (list: unknown, at: Place) => readNodes(list, byId, level + 1, at);
@@ -75,19 +65,14 @@ function readDepth(value: unknown, place: Place): number {
   return 1;
 }
 
-function readEntryNode(
-  value: unknown,
-  depth: number,
-  byId: ReadonlyMap<string, Entry>,
-  place: Place,
-): MenuNode | undefined {
+function readEntryNode(value: unknown, depth: number, byId: ReadonlyMap<string, Entry>, place: Place): MenuNode | null {
   const id = readText(value, 'id', place);
-  if (id === undefined) return undefined;
+  if (id === null) return null;
   const entry = byId.get(id);
   if (!entry) {
     const other = nearest(id, byId.keys());
     place.problems.push(problem('unknown-entry', place.pointer, { value: id, ...(other && { other }) }));
-    return undefined;
+    return null;
   }
   if (entry.paramNames.length > 0 && entry.records === null && !entry.paths.some((path) => isPlain(path))) {
     const other = entry.paramNames.map((name) => `":${name}"`).join(', ');

@@ -22,10 +22,7 @@ export function recordOf(
   return recordsOf(entry, records).find((record) => sameParams(record.params, params));
 }
 
-export function sameParams(
-  one: Readonly<Record<string, string>>,
-  other: Readonly<Record<string, string>>,
-): boolean {
+export function sameParams(one: Readonly<Record<string, string>>, other: Readonly<Record<string, string>>): boolean {
   const names = Object.keys(one);
   return names.length === Object.keys(other).length && names.every((name) => one[name] === other[name]);
 }

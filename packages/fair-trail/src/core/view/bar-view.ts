@@ -50,10 +50,7 @@ export function barView(options: BarViewOptions): ViewElement {
   const panel = element('div', { class: 'ft-bar-panel', id: options.panelId }, [
     menuView(items, { wording, icons: slots.icon }),
   ]);
-  const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, [
-    toggle,
-    panel,
-  ]);
+  const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, [toggle, panel]);
   const row = element('div', { class: 'ft-bar-row', 'data-ft-room': roomName(options.room) }, [
     brandView(options),
     slots.start ? slotView('start') : null,

@@ -9,7 +9,9 @@ import { element, type ViewElement } from './view.ts';
  */
 export function breadcrumbView(steps: readonly Breadcrumb[], wording: Wording): ViewElement | null {
   if (steps.every((step) => step.current)) return null;
-  const items = steps.map((step) => element('li', { class: 'ft-breadcrumb' }, [stepView(step)], { key: step.entry.id }));
+  const items = steps.map((step) =>
+    element('li', { class: 'ft-breadcrumb' }, [stepView(step)], { key: step.entry.id }),
+  );
   const list = element('ol', { class: 'ft-breadcrumb-list', role: 'list' }, items);
   return element('nav', { class: 'ft-breadcrumbs', 'aria-label': wording.breadcrumbs }, [list]);
 }

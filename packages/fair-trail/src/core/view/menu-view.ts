@@ -16,7 +16,11 @@ export function ariaCurrent(mark: Mark): 'page' | 'true' | null {
 /** The items of a menu as a list of links, with lists inside. */
 export function menuView(items: readonly MenuItem[], options: MenuViewOptions): ViewElement {
   // Some browsers take a list without bullets for no list; the role says that it is one.
-  return element('ul', { class: 'ft-menu', role: 'list' }, items.map((item) => itemView(item, options)));
+  return element(
+    'ul',
+    { class: 'ft-menu', role: 'list' },
+    items.map((item) => itemView(item, options)),
+  );
 }
 
 function itemView(item: MenuItem, options: MenuViewOptions): ViewElement {

@@ -19,3 +19,9 @@ export function share<Value>(last: unknown, next: Value): Value {
   if (equal) return last as Value;
   return (Array.isArray(next) ? shared.map(([, value]) => value) : Object.fromEntries(shared)) as Value;
 }
+
+/** Shares each value with the one before it. */
+export function createSharer<Value>(): (next: Value) => Value {
+  let last: Value | undefined;
+  return (next) => (last = share(last, next));
+}

@@ -1,0 +1,36 @@
+import js from '@eslint/js';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import typescript from 'typescript-eslint';
+
+export default defineConfig(
+  globalIgnores(['**/dist/', '**/node_modules/', '.build/']),
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [typescript.configs.strictTypeChecked, typescript.configs.stylisticTypeChecked],
+    languageOptions: {
+      parserOptions: {
+        // Named one by one: the packages' own configurations leave their tests to the one for all tests.
+        project: [
+          'packages/fair-trail/src/*/tsconfig.json',
+          'packages/cli/tsconfig.json',
+          'examples/observatory-react/tsconfig.json',
+          'tsconfig.tests.json',
+        ],
+      },
+    },
+    rules: {
+      // Numbers and booleans read well in a message.
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      // An arrow that only calls is the shortest way to write a callback.
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+    },
+  },
+  {
+    files: ['**/*.tsx', 'packages/fair-trail/src/react/**/*.ts'],
+    extends: [reactHooks.configs.flat.recommended],
+  },
+  { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
+);

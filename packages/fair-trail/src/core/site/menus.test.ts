@@ -1,0 +1,131 @@
+import * as fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { defineSite } from './define.ts';
+import { locate } from './locate.ts';
+import { menuItems, type MenuItem, type Visit } from './menus.ts';
+import { anyAddress, anySite, marram } from './site.samples.ts';
+
+const site = defineSite(marram);
+const records = { species: [{ params: { slug: 'curlew' }, label: 'Curlew' }, { params: { slug: 'avocet' } }] };
+
+/** A menu as a line: labels, `*` for the page, `+` for a section, lists in brackets. */
+function line(items: readonly MenuItem[]): string {
+  return items
+    .map(({ label, mark, items: below }) => {
+      const sign = mark === 'page' ? '*' : mark === 'section' ? '+' : '';
+      return `${sign}${label}${below.length > 0 ? `(${line(below)})` : ''}`;
+    })
+    .join(' ');
+}
+
+function menu(name: string, url?: string, visit: Visit = {}): string {
+  return line(menuItems(site, name, url === undefined ? visit : { position: locate(site, url), ...visit }));
+}
+
+describe('a menu', () => {
+  test('without a position marks nothing', () => {
+    expect(menu('main')).toBe('Today Hides Species Tide office');
+  });
+
+  test.each([
+    ['/', '*Today Hides Species Tide office'],
+    ['/species?x', 'Today Hides *Species Tide office'],
+    ['/birds/', 'Today Hides *Species Tide office'],
+    ['/hides/lantern-room', 'Today +Hides Species Tide office'],
+    ['/hides/unknown', 'Today +Hides Species Tide office'],
+    ['/unknown', 'Today Hides Species Tide office'],
+  ])('at %s reads %s', (url, expected) => {
+    expect(menu('main', url)).toBe(expected);
+  });
+
+  test('shows an entry to those it is for, and to nobody else what is below it', () => {
+    expect(menu('deep', '/log/sessions')).toBe('Hides(Lantern Room) Practical(Visit Book)');
+    const ringer = { audience: ['ringer'] };
+    expect(menu('deep', '/log/sessions', ringer)).toBe(
+      'Hides(Lantern Room) +Ringing log(*Sessions) Practical(Visit Book)',
+    );
+    expect(menu('flat', '/', { audience: ['guest'] })).toBe('Species');
+    expect(menu('flat', '/', ringer)).toBe('Species Sessions');
+  });
+
+  test('marks only the nearest of several listed ancestors', () => {
+    expect(menu('flat', '/species/curlew', { records })).toBe('Species *Curlew avocet');
+    expect(menu('flat', '/species/curlew/eggs', { records })).toBe('Species +Curlew avocet');
+    expect(menu('flat', '/species/wren', { records })).toBe('+Species Curlew avocet');
+  });
+
+  test('gives records their own items, with addresses of their own', () => {
+    const [, , species] = menuItems(site, 'main', { records });
+    expect(species?.items.map(({ href }) => href)).toEqual(['/species/curlew', '/species/avocet']);
+  });
+
+  test('marks a group of its own that holds the mark, unless an ancestor beside it is listed', () => {
+    expect(menu('grouped', '/hides/lantern-room')).toBe('+Watch(+Hides Today) Visit');
+    expect(menu('grouped', '/')).toBe('+Watch(Hides *Today) Visit');
+    expect(menu('grouped', '/visit')).toBe('Watch(Hides Today) *Visit');
+  });
+
+  test('marks an entry whose address takes in more than one page', () => {
+    const files = defineSite({
+      name: 'x',
+      entries: [{ id: 'files', label: 'Files', href: '/files/*' }],
+      menus: { main: ['files'] },
+    });
+    const read = (url: string) => line(menuItems(files, 'main', { position: locate(files, url) }));
+    expect([read('/files'), read('/files/'), read('/files/a/b')]).toEqual(['*Files', '*Files', '+Files']);
+  });
+
+  test('leaves out a group that this visitor would find empty', () => {
+    expect(menu('grouped', '/', { audience: ['ringer'] })).toBe('+Watch(Hides *Today) Ring(Ringing log) Visit');
+    expect(menu('grouped')).toBe('Watch(Hides Today) Visit');
+  });
+
+  test('writes addresses below the base path, and leaves outside links alone', () => {
+    const based = defineSite(marram, { base: '/observatory' });
+    expect(menuItems(based, 'main').map(({ href }) => href)).toEqual([
+      '/observatory/',
+      '/observatory/hides',
+      '/observatory/species',
+      'https://tides.example/',
+    ]);
+  });
+
+  test('that the site does not have is empty', () => {
+    expect(menuItems(site, 'toString')).toEqual([]);
+  });
+});
+
+function everyList(items: readonly MenuItem[]): (readonly MenuItem[])[] {
+  return [items, ...items.flatMap((item) => everyList(item.items))];
+}
+
+test('on random sites and addresses, each list has at most one mark, on the page or above it', () => {
+  fc.assert(
+    fc.property(anySite, anyAddress, (definition, url) => {
+      const random = defineSite(definition);
+      const position = locate(random, url);
+      for (const list of everyList(menuItems(random, 'main', { position }))) {
+        const marks = list.filter(({ mark }) => mark !== null);
+        expect(marks.length).toBeLessThanOrEqual(1);
+        for (const { mark, entry, items } of marks) {
+          if (mark === 'page') expect([entry, position.status]).toEqual([position.entry, 'exact']);
+          else expect(position.path).toContain(entry);
+          // "/" is marked only where the menu itself has the marked item below it.
+          if (mark === 'section' && entry?.href === '/') expect(items.some((item) => item.mark !== null)).toBe(true);
+        }
+        // The page is never left unmarked where it is listed, nor an ancestor where the page is not.
+        const listed = list.map(({ entry }) => entry);
+        if (
+          position.status === 'exact' &&
+          Object.keys(position.params).length === 0 &&
+          listed.includes(position.entry)
+        ) {
+          expect(marks[0]?.mark).toBe('page');
+        } else if (position.path.some((entry) => entry.href !== '/' && listed.includes(entry))) {
+          expect(marks.length).toBe(1);
+        }
+      }
+    }),
+    { numRuns: 2000 },
+  );
+});

@@ -1,0 +1,62 @@
+import { spawnSync } from 'node:child_process';
+import { accessSync, constants } from 'node:fs';
+import { run } from './run.mjs';
+
+const candidates = [
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+  'C:\\Program Files\\Google\\Chrome\\Application\\chrome.exe',
+];
+
+/** A browser under test has no business with the network beyond the page it is given. */
+export const chromiumArguments = [
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  // Chromium refuses to run as root within its sandbox.
+  ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
+];
+
+/** The path of a Chromium: the one that CHROMIUM_PATH names, else one where systems keep it; null where there is none. */
+export function findChromium() {
+  const named = process.env.CHROMIUM_PATH;
+  return (named ? [named] : candidates).find(isExecutable) ?? null;
+}
+
+function isExecutable(file) {
+  try {
+    accessSync(file, constants.X_OK);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** Makes sure that there is a Chromium: installs Debian's where that is possible, and otherwise says what to do. */
+export function ensureChromium() {
+  if (findChromium()) return;
+  if (process.env.CHROMIUM_PATH) {
+    console.error(`CHROMIUM_PATH is "${process.env.CHROMIUM_PATH}", but no program that can be run is there.`);
+    process.exit(3);
+  }
+  const hasApt = spawnSync('apt-get', ['--version'], { stdio: 'ignore' }).status === 0;
+  if (hasApt && process.getuid?.() === 0) {
+    console.log('Installing Chromium from Debian…');
+    run('apt-get', ['update', '-qq']);
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+    if (findChromium()) return;
+  }
+  console.error(
+    'The tests need a Chromium, and none was found. Install one, or set CHROMIUM_PATH to the program, such as\n' +
+      '  CHROMIUM_PATH=/opt/chromium/chrome npm test',
+  );
+  process.exit(3);
+}

@@ -1,0 +1,52 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import ts from 'typescript';
+import { expect, test } from 'vitest';
+
+const root = path.resolve(import.meta.dirname, '..');
+
+/** The layers, and what each may import. What is not listed here may not exist. */
+const mayImport: Readonly<Record<string, readonly string[]>> = {
+  'fair-trail/src/core': [],
+  'fair-trail/src/dom': ['fair-trail/src/core'],
+  'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
+  cli: ['fair-trail/src/core', 'commander', 'jsonc-parser', 'picocolors', 'string-width', 'node'],
+};
+
+/** Where the names of our own packages lead. */
+const ownPackages: Readonly<Record<string, string>> = {
+  'fair-trail': 'fair-trail/src/core',
+  'fair-trail/dom': 'fair-trail/src/dom',
+  'fair-trail/react': 'fair-trail/src/react',
+};
+
+/** The layer of a file, by its path within `packages`. */
+function layerOf(file: string): string {
+  const [packageName = '', source = '', folder = ''] = file.split('/');
+  return packageName === 'fair-trail' ? `${packageName}/${source}/${folder}` : packageName;
+}
+
+function importsOf(file: string): { readonly written: string; readonly layer: string }[] {
+  const text = readFileSync(path.join(root, 'packages', file), 'utf8');
+  return ts.preProcessFile(text, true, true).importedFiles.map(({ fileName: written }) => {
+    if (written.startsWith('.')) return { written, layer: layerOf(path.join(path.dirname(file), written)) };
+    const outside = written.startsWith('node:') ? 'node' : (written.split('/')[0] ?? '');
+    return { written, layer: ownPackages[written] ?? outside };
+  });
+}
+
+const files = readdirSync(path.join(root, 'packages'), { recursive: true, encoding: 'utf8' })
+  .filter((file) => !/(?:^|\/)(?:node_modules|dist)\//u.test(file))
+  .filter((file) => /\.tsx?$/u.test(file) && !/\.(?:test|samples)\.tsx?$/u.test(file));
+
+test('the files are found', () => {
+  expect(files.length).toBeGreaterThan(30);
+});
+
+test.each(files)('%s imports downwards only', (file) => {
+  const layer = layerOf(file);
+  const allowed = mayImport[layer];
+  expect(allowed, `the layer ${layer} is not known`).toBeDefined();
+  const wrong = importsOf(file).filter((found) => found.layer !== layer && !allowed?.includes(found.layer));
+  expect(wrong).toEqual([]);
+});
