@@ -22,6 +22,8 @@ export default defineConfig(
       },
     },
     rules: {
+      // Taking a field out of an object names it without using it.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_$' }],
       // Numbers and booleans read well in a message.
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       // An arrow that only calls is the shortest way to write a callback.

@@ -1,9 +1,10 @@
 import { playwright } from '@vitest/browser-playwright';
 import { defineConfig } from 'vitest/config';
 import { chromiumArguments, findChromium } from './scripts/chromium.mjs';
-import { serveExample, tap } from './tests/browser-support.ts';
+import { serveExample, tap, tapInFrame } from './tests/browser-support.ts';
 
-const browser = {
+/** A fresh value for each project, since the runner writes into what it is given. */
+const browser = () => ({
   enabled: true,
   headless: true,
   screenshotFailures: false,
@@ -13,10 +14,13 @@ const browser = {
   }),
   viewport: { width: 1280, height: 800 },
   instances: [{ browser: 'chromium' as const }],
-  commands: { tap },
-};
+  commands: { tap, tapInFrame },
+});
 
 const react18 = (name: string) => new URL(`./compatibility/react-18/node_modules/${name}`, import.meta.url).pathname;
+
+/** Nothing is measured by the clock: this only ends what would never end. */
+const testTimeout = 60_000;
 
 export default defineConfig({
   test: {
@@ -24,22 +28,28 @@ export default defineConfig({
       {
         test: {
           name: 'node',
+          testTimeout,
           environment: 'node',
           include: ['packages/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
           exclude: ['**/node_modules/**', '**/dist/**', '**/*.browser.test.*'],
         },
       },
       {
-        optimizeDeps: { include: ['react', 'react-dom/client', 'react/jsx-dev-runtime'] },
-        test: { name: 'browser', include: ['packages/**/*.browser.test.{ts,tsx}'], browser },
+        optimizeDeps: { include: ['react', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime'] },
+        test: { name: 'react-19', testTimeout, include: ['packages/**/*.browser.test.{ts,tsx}'], browser: browser() },
       },
       {
         resolve: { alias: { react: react18('react'), 'react-dom': react18('react-dom') } },
-        test: { name: 'browser, React 18', include: ['packages/fair-trail/src/react/*.browser.test.tsx'], browser },
+        test: {
+          name: 'react-18',
+          testTimeout,
+          include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
+          browser: browser(),
+        },
       },
       {
         plugins: [serveExample()],
-        test: { name: 'example', include: ['examples/**/*.browser.test.ts'], browser },
+        test: { name: 'example', testTimeout, include: ['examples/**/*.browser.test.ts'], browser: browser() },
       },
     ],
   },

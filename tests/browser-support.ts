@@ -4,8 +4,13 @@ import type { Plugin } from 'vite';
 import type { BrowserCommand } from 'vitest/node';
 
 /** Taps the middle of what a selector finds, with a finger. Runs beside the browser, which alone can make real touches. */
-export const tap: BrowserCommand<[selector: string]> = async ({ frame }, selector) => {
-  await (await frame()).locator(selector).tap();
+export const tap: BrowserCommand<[selector: string]> = async (context, selector) => {
+  await (await context.frame()).locator(selector).tap();
+};
+
+/** As `tap`, in the frame that the test itself has made. */
+export const tapInFrame: BrowserCommand<[selector: string]> = async (context, selector) => {
+  await (await context.frame()).frameLocator('iframe').locator(selector).tap();
 };
 
 const types: Readonly<Record<string, string>> = {

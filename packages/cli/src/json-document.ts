@@ -4,8 +4,10 @@ import { Failure } from './failure.ts';
 /** A JSON text, read, with the way back from a value to its place in the text. */
 export interface JsonDocument {
   readonly value: unknown;
-  /** The line and column of the value that a JSON Pointer names, or of the nearest one above it that is there. */
-  placeOf(pointer: string): string;
+  /** Where the value begins that a JSON Pointer names, or the nearest one above it that is there. */
+  offsetOf(pointer: string): number;
+  /** Line and column of an offset, both counted from 1, as editors show them. */
+  placeOf(offset: number): string;
 }
 
 /** How a parser's code reads in a sentence. */
@@ -46,11 +48,12 @@ export function readJson(text: string, file: string): JsonDocument {
   return {
     // Not built from the tree: only the language's own parser keeps a field named "__proto__" a mere field.
     value: JSON.parse(text),
-    placeOf(pointer) {
+    placeOf: (offset) => position(offset, lines),
+    offsetOf(pointer) {
       const steps = pointer.split('/').slice(1).map(unescapeStep);
       let node: Node | undefined;
       for (let length = steps.length; !node; length -= 1) node = findNodeAtLocation(root, steps.slice(0, length));
-      return position(node.offset, lines);
+      return node.offset;
     },
   };
 }
@@ -96,7 +99,6 @@ function lineStarts(text: string): readonly number[] {
   return starts;
 }
 
-/** Line and column, both counted from 1, as editors show them. */
 function position(offset: number, starts: readonly number[]): string {
   let low = 0;
   let high = starts.length - 1;

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { checkSite, type Problem, type Site } from 'fair-trail';
 import { Failure } from './failure.ts';
-import { readJson, type JsonDocument } from './json-document.ts';
+import { readJson } from './json-document.ts';
 import { printable } from './printable.ts';
 
 /** A site file that can be used, and what is advised against in it, each as a line to print. */
@@ -15,7 +15,10 @@ export function readSiteFile(file: string): SiteFile {
   const shown = printable(file);
   const document = readJson(readText(file, shown), shown);
   const { site, problems } = checkSite(document.value);
-  const lines = problems.map((problem) => problemLine(problem, document, shown));
+  const lines = problems
+    .map((problem) => ({ problem, offset: document.offsetOf(problem.pointer) }))
+    .toSorted((one, other) => one.offset - other.offset)
+    .map(({ problem, offset }) => problemLine(problem, `${shown}:${document.placeOf(offset)}`));
   if (site) return { site, advice: lines };
   const fatal = problems.filter(({ severity }) => severity === 'fatal').length;
   const count = `${fatal} ${fatal === 1 ? 'problem' : 'problems'} to mend in ${shown}`;
@@ -42,12 +45,7 @@ function readText(file: string, shown: string): string {
   }
 }
 
-function problemLine(
-  { code, severity, pointer, message, remedy }: Problem,
-  document: JsonDocument,
-  file: string,
-): string {
-  const where = `${file}:${document.placeOf(pointer)} ${printable(pointer) || '/'}`;
+function problemLine({ code, severity, pointer, message, remedy }: Problem, place: string): string {
   const kind = severity === 'fatal' ? 'error' : 'advice';
-  return `${where}\n  ${kind} ${code}: ${printable(message)} ${printable(remedy)}`;
+  return `${place} ${printable(pointer) || '/'}\n  ${kind} ${code}: ${printable(message)} ${printable(remedy)}`;
 }

@@ -1,0 +1,202 @@
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { commands, page, userEvent } from 'vitest/browser';
+
+declare module 'vitest/browser' {
+  interface BrowserCommands {
+    tap: (selector: string) => Promise<void>;
+    tapInFrame: (selector: string) => Promise<void>;
+  }
+}
+
+/** The built example in a frame of its own, which can be reloaded and sent back and forth without the test. */
+let frame: HTMLIFrameElement;
+const inside = page.frameLocator(page.getByTitle('observatory'));
+
+beforeEach(() => {
+  frame = document.createElement('iframe');
+  frame.title = 'observatory';
+  frame.style.border = '0';
+  document.body.replaceChildren(frame);
+  document.body.style.margin = '0';
+  localStorage.clear();
+  sessionStorage.clear();
+});
+
+afterEach(() => frame.remove());
+
+function view(): Window {
+  if (!frame.contentWindow) throw new Error('the frame is gone');
+  return frame.contentWindow;
+}
+
+async function open(path: string, width = 1280, height = 800): Promise<void> {
+  await page.viewport(width, height);
+  frame.width = String(width);
+  frame.height = String(height);
+  frame.src = `/observatory${path}`;
+  await new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }));
+  await expect.poll(heading).not.toBeNull();
+}
+
+async function reload(): Promise<void> {
+  const loaded = new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }));
+  view().location.reload();
+  await loaded;
+  await expect.poll(heading).not.toBeNull();
+}
+
+function heading(): string | null {
+  return view().document.querySelector('h1')?.textContent ?? null;
+}
+
+/** What the bar marks: the label, with "page" or "true". */
+function marks(): string[] {
+  return [...view().document.querySelectorAll('nav[aria-label="Main"] [aria-current]')].map((element) => {
+    return `${element.textContent} ${element.getAttribute('aria-current')}`;
+  });
+}
+
+function crumbs(): string[] {
+  return [...view().document.querySelectorAll('.ft-breadcrumb')].map((element) => element.textContent);
+}
+
+describe('the mark is right', () => {
+  test.each([
+    ['/', 'Today at the point', ['Today page']],
+    ['/?utm=1', 'Today at the point', ['Today page']],
+    ['/hides', 'Hides', ['Hides page']],
+    ['/hides/', 'Hides', ['Hides page']],
+    ['/hides?from=mail#map', 'Hides', ['Hides page']],
+    ['/hides/lantern-room', 'Lantern Room', ['Hides true']],
+    ['/birds', 'Species', ['Species page']],
+    ['/species/little-tern', 'Little tern', ['Species true']],
+    ['/birds/little-tern/', 'Little tern', ['Species true']],
+    ['/species/dodo', 'Page not found', ['Species true']],
+    ['/visit/getting-here/causeway', 'Crossing the causeway', ['Visit true']],
+    ['/about/nobody', 'Page not found', ['About true']],
+    ['/nowhere', 'Page not found', []],
+    ['/log', 'For ringers', []],
+    ['/webcam', 'Tern raft webcam', []],
+  ])('at %s', async (path, title, expected) => {
+    await open(path);
+    await expect.poll(heading).toBe(title);
+    expect(marks()).toEqual(expected);
+    await reload();
+    expect([heading(), marks()]).toEqual([title, expected]);
+  });
+
+  test('on every page, after a click on every item of the bar, and after going all the way back', async () => {
+    await open('/');
+    const labels = ['Hides', 'Species', 'Tides', 'Visit', 'About'];
+    for (const label of labels) {
+      await inside.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: label }).click();
+      await expect.poll(marks).toEqual([`${label} page`]);
+      expect(view().document.title).toBe(`${label} · Marram Point Bird Observatory`);
+      expect(view().document.activeElement?.tagName).toBe('H1');
+    }
+    for (const label of ['Visit', 'Tides', 'Species', 'Hides', 'Today']) {
+      view().history.back();
+      await expect.poll(marks).toEqual([`${label} page`]);
+    }
+    view().history.forward();
+    await expect.poll(marks).toEqual(['Hides page']);
+    expect(view().location.pathname).toBe('/observatory/hides');
+  });
+});
+
+test('pages change without loading, and every link leads into the base path', async () => {
+  await open('/');
+  view().document.documentElement.dataset['kept'] = 'yes';
+  await inside.getByRole('link', { name: 'Snow bunting' }).click();
+  await expect.poll(heading).toBe('Snow bunting');
+  expect(view().document.documentElement.dataset['kept']).toBe('yes');
+  expect(crumbs()).toEqual(['Today', 'Species', 'Snow bunting']);
+  const hrefs = [...view().document.querySelectorAll('a')].map((link) => link.getAttribute('href') ?? '');
+  expect(hrefs.filter((href) => !/^(?:\/observatory\/|#main$|https:)/u.test(href))).toEqual([]);
+});
+
+test('Back and a reload restore how far a page was scrolled', async () => {
+  await open('/species/curlew', 1280, 400);
+  view().scrollTo(0, 180);
+  // A real click would scroll to its target first, and that is then how far the page was scrolled.
+  view().document.querySelector<HTMLElement>('main a[href$="/avocet"]')?.click();
+  await expect.poll(heading).toBe('Avocet');
+  expect(view().scrollY).toBe(0);
+  view().history.back();
+  await expect.poll(heading).toBe('Curlew');
+  await expect.poll(() => view().scrollY).toBe(180);
+  await reload();
+  await expect.poll(() => view().scrollY).toBe(180);
+});
+
+test('signing in brings the ringing log, and lasts over a reload', async () => {
+  await open('/log');
+  expect(heading()).toBe('For ringers');
+  await inside.getByRole('button', { name: 'Sign in' }).click();
+  await expect.poll(heading).toBe('Ringing log');
+  expect(marks()).toEqual(['Ringing log page']);
+  await reload();
+  expect(marks()).toEqual(['Ringing log page']);
+  await inside.getByRole('button', { name: 'Sign out' }).click();
+  await expect.poll(marks).toEqual([]);
+});
+
+describe('at 320 px', () => {
+  test('the menu works by mouse', async () => {
+    await open('/', 320, 640);
+    await inside.getByRole('button', { name: 'Menu' }).click();
+    await inside.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Tides' }).click();
+    await expect.poll(heading).toBe('Tides');
+    expect(view().document.querySelector('.ft-toggle')?.getAttribute('aria-expanded')).toBe('false');
+  });
+
+  test('the menu works by touch', async () => {
+    await open('/', 320, 640);
+    await commands.tapInFrame('.ft-toggle');
+    await commands.tapInFrame('nav a[href$="/visit"]');
+    await expect.poll(heading).toBe('Visit');
+    expect(marks()).toEqual(['Visit page']);
+  });
+
+  test('the menu works by keyboard', async () => {
+    await open('/', 320, 640);
+    const active = () => view().document.activeElement?.textContent;
+    view().focus();
+    for (const expected of ['Skip to content', 'Marram Point Bird Observatory', 'Menu']) {
+      await userEvent.keyboard('{Tab}');
+      expect(active()).toBe(expected);
+    }
+    await userEvent.keyboard('{Enter}');
+    await userEvent.keyboard('{Tab}');
+    expect(active()).toBe('Today');
+    await userEvent.keyboard('{Escape}');
+    expect(active()).toBe('Menu');
+    await userEvent.keyboard(' ');
+    await userEvent.keyboard('{Tab}');
+    await userEvent.keyboard('{Tab}');
+    await userEvent.keyboard('{Enter}');
+    await expect.poll(heading).toBe('Hides');
+    expect(view().document.activeElement?.tagName).toBe('H1');
+  });
+});
+
+test.each([
+  [1280, '100%'],
+  [1280, '200%'],
+  [768, '100%'],
+  [320, '100%'],
+  [320, '200%'],
+])('at %i px with text of %s no page is wider than the window', async (width, textSize) => {
+  await open('/', width, 700);
+  const paths = [...view().document.querySelectorAll<HTMLAnchorElement>('.site-footer a, .ft-link, main a')]
+    .filter((link) => link.origin === location.origin)
+    .map((link) => link.pathname.replace('/observatory', ''));
+  expect(new Set(paths).size).toBeGreaterThan(15);
+  for (const path of new Set(paths)) {
+    await open(path, width, 700);
+    view().document.documentElement.style.fontSize = textSize;
+    await new Promise((resolve) => view().requestAnimationFrame(resolve));
+    await new Promise((resolve) => view().requestAnimationFrame(resolve));
+    expect(view().document.documentElement.scrollWidth, path).toBeLessThanOrEqual(width);
+  }
+});

@@ -1,0 +1,34 @@
+import { renderToString } from 'react-dom/server';
+import { expect, test } from 'vitest';
+import { defineSite } from '../core/index.ts';
+import { marram } from '../core/site/site.samples.ts';
+import { Breadcrumbs, Navbar, SkipLink, Stage, Trail } from './index.ts';
+
+const site = defineSite(marram);
+
+function html(url: string): string {
+  return renderToString(
+    <Trail site={site} url={url}>
+      <SkipLink />
+      <Navbar />
+      <Breadcrumbs />
+      <Stage pages={{}} />
+    </Trail>,
+  );
+}
+
+test('a server prints every link, the mark and the breadcrumbs of an address', () => {
+  const text = html('/hides/lantern-room/?x');
+  expect(text).toMatch(/<a class="ft-link" href="\/hides" aria-current="true">/u);
+  expect(text.match(/aria-current/gu)?.length).toBe(2);
+  expect(text).toMatch(/<span class="ft-breadcrumb-text" aria-current="page">Lantern Room<\/span>/u);
+  expect(text).toContain('aria-expanded="false"');
+});
+
+test('it prints no inline style, script or handler, which a strict policy would refuse', () => {
+  expect(html('/')).not.toMatch(/\sstyle=|<script|\son\w+=/u);
+});
+
+test('without a window and without an address it says what is missing', () => {
+  expect(() => renderToString(<Trail site={site} />)).toThrow(/needs the property "url"/u);
+});
