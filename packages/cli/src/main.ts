@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Command, CommanderError } from 'commander';
 import colors from 'picocolors';
-import { Failure } from './failure.ts';
+import { Failure, type FailureCode } from './failure.ts';
 import { addShowCommand } from './show-command.ts';
 
 const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
@@ -12,9 +12,18 @@ const program = new Command('fair-trail')
   .description('Looks at the navigation that a site file describes.')
   .version(version)
   .showHelpAfterError('(run with --help for what can be given)')
+  .configureOutput({
+    outputError: (text, write) => {
+      write(text.replace(/^error: (.*)$/mu, (_, message: string) => failureLine(message, 'bad-usage')));
+    },
+  })
   .exitOverride();
 
 addShowCommand(program);
+
+function failureLine(message: string, code: FailureCode): string {
+  return `${colors.red('fair-trail:')} ${message} [${code}]`;
+}
 
 // A reader that has seen enough, such as `head`, closes the pipe: that is no failure.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
@@ -28,7 +37,7 @@ try {
     // Its message is already printed. Help and version are no mistakes; anything else is bad use.
     process.exitCode = error.exitCode === 0 ? 0 : 2;
   } else if (error instanceof Failure) {
-    process.stderr.write(`${colors.red('fair-trail:')} ${error.message} [${error.code}]\n`);
+    process.stderr.write(`${failureLine(error.message, error.code)}\n`);
     process.exitCode = error.exitCode;
   } else {
     throw error;

@@ -42,7 +42,7 @@ function entryRows(entry: Entry, level: number, shown: ShownSite, colors: Colors
   const row = [
     `${colors.green(sign)} ${isHere ? colors.bold(id) : id}`,
     printable(entry.label),
-    colors.cyan(printable(entry.href ?? '')),
+    printable(entry.href ?? ''),
     colors.dim(notes.filter(Boolean).join(', ')),
   ];
   return [row, ...entry.entries.flatMap((child) => entryRows(child, level + 1, shown, colors))];
@@ -63,7 +63,7 @@ function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
   const label = `${'  '.repeat(level)}${printable(item.label)}`;
   const row = [
     `${colors.green(sign)} ${item.mark === 'page' ? colors.bold(label) : label}`,
-    colors.cyan(printable(item.href ?? '')),
+    printable(item.href ?? ''),
     item.mark ?? '',
   ];
   return [row, ...item.items.flatMap((below) => itemRows(below, level + 1, colors))];

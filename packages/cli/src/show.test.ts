@@ -170,7 +170,7 @@ describe('bad input ends with 2, says where and what to do, and prints no answer
   });
 
   test.each<[string[], RegExp]>([
-    [['show'], /missing required argument/u],
+    [['show'], /missing required argument 'site file' \[bad-usage\]/u],
     [['show', 'nowhere.site.json'], /There is no file "nowhere\.site\.json".*\[file-missing\]/u],
     [['show', 'examples'], /"examples" is a folder.*\[file-unreadable\]/u],
     [
@@ -182,7 +182,7 @@ describe('bad input ends with 2, says where and what to do, and prints no answer
     [['show', observatory, '--at', 'javascript:alert(1)'], /is not an address/u],
     [['show', observatory, '--format', 'xml'], /Allowed choices are text, json/u],
     [['show', observatory, '--colour'], /unknown option/u],
-    [['draw'], /unknown command/u],
+    [['draw'], /^fair-trail: unknown command 'draw' \[bad-usage\]$/mu],
   ])('%j', (args, message) => {
     const { status, stdout, stderr } = run(...args);
     expect([status, stdout]).toEqual([2, '']);

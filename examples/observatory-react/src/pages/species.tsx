@@ -13,7 +13,7 @@ export function SpeciesListPage(): ReactNode {
       <p className="lead">Eight birds that people come to the point for, and when they find them.</p>
       <Table
         caption="Birds of the point"
-        head={['Bird', 'Season', 'Here it']}
+        head={['Bird', 'Season', 'At the point']}
         rows={species.map(({ slug, name, season, status }) => [
           <TrailLink key={slug} entry="species-page" params={{ slug }}>
             {name}

@@ -1,0 +1,44 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, test } from 'vitest';
+import { failureCodes } from '../packages/cli/src/failure.ts';
+import { problemCodes, severityOf } from '../packages/fair-trail/src/core/index.ts';
+
+const root = path.resolve(import.meta.dirname, '..');
+const read = (file: string) => readFileSync(path.join(root, file), 'utf8');
+
+describe('docs/problems.md', () => {
+  const sections = read('docs/problems.md').split(/^### /mu).slice(1);
+  const titles = sections.map((section) => section.split('\n', 1)[0]);
+
+  test('explains every code, and no other', () => {
+    expect(titles.toSorted()).toEqual([...problemCodes, ...failureCodes].toSorted());
+  });
+
+  test.each(problemCodes)('says how severe %s is', (code) => {
+    const section = sections.find((text) => text.startsWith(`${code}\n`));
+    const severity = severityOf(code) === 'fatal' ? 'Fatal.' : 'Advisory.';
+    expect(section?.split('\n')[2]).toMatch(new RegExp(`^${severity}`, 'u'));
+  });
+});
+
+const pages = [
+  'README.md',
+  'CONTRIBUTING.md',
+  'CHANGELOG.md',
+  ...readdirSync(path.join(root, 'docs')).map((name) => `docs/${name}`),
+];
+
+describe('links', () => {
+  test.each(pages.filter((page) => page.endsWith('.md')))('of %s lead somewhere', (page) => {
+    const targets = [...read(page).matchAll(/\]\((?!https?:)([^)#]+)(?:#[^)]*)?\)/gu)].map((found) => found[1] ?? '');
+    const missing = targets.filter((target) => !existsSync(path.join(root, path.dirname(page), target)));
+    expect(missing).toEqual([]);
+  });
+
+  test('show every screenshot in the README', () => {
+    const shots = readdirSync(path.join(root, 'docs/screenshots'));
+    expect(shots.length).toBeGreaterThan(0);
+    expect(shots.filter((shot) => !read('README.md').includes(`docs/screenshots/${shot}`))).toEqual([]);
+  });
+});
