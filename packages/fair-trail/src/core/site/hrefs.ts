@@ -1,5 +1,5 @@
 import type { Entry } from './entry.ts';
-import { encodeSegment, type Path, type Segment } from './pathname.ts';
+import { encodeSegment, type Path, type Segment, type Wildcard } from './pathname.ts';
 import type { Site } from './site.ts';
 
 /** Thrown by `hrefTo` when an address cannot be written; says which entry and which param. */
@@ -46,26 +46,36 @@ function writePath(path: Path, params: Readonly<Record<string, string>>): string
 }
 
 function writeSegment(segment: Segment, params: Readonly<Record<string, string>>): string | null {
-  const valueOf = (name: string) => (Object.hasOwn(params, name) ? params[name] : undefined);
   switch (segment.kind) {
     case 'literal':
       return segment.written;
-    case 'param':
-      return writeValue(valueOf(segment.name));
-    case 'wildcard': {
-      const steps = (valueOf(segment.name) ?? '')
-        .split('/')
-        .filter(Boolean)
-        .map((step) => writeValue(step));
-      return steps.includes(null) ? null : steps.join('/');
-    }
-    case 'mixed': {
-      const texts = segment.tokens.map((token) =>
-        token.kind === 'text' ? encodeSegment(token.text) : writeValue(valueOf(token.name), true),
-      );
+    case 'mixed':
+    case 'tail': {
+      const texts = segment.tokens.map((token) => {
+        if (token.kind === 'text') return token.text.split('/').map(encodeSegment).join('/');
+        return token.kind === 'param' ? writeValue(valueOf(params, token.name), true) : writeRest(token, params);
+      });
       return texts.includes(null) ? null : texts.join('');
     }
+    case 'param':
+      return writeValue(valueOf(params, segment.name));
+    case 'wildcard':
+      return writeRest(segment, params);
   }
+}
+
+function valueOf(params: Readonly<Record<string, string>>, name: string): string | undefined {
+  return Object.hasOwn(params, name) ? params[name] : undefined;
+}
+
+/** Each step of a wildcard's value, encoded; null where it is empty and must not be. */
+function writeRest(wildcard: Wildcard, params: Readonly<Record<string, string>>): string | null {
+  const steps = (valueOf(params, wildcard.name) ?? '')
+    .split('/')
+    .filter(Boolean)
+    .map((step) => writeValue(step));
+  if (steps.includes(null) || (wildcard.filled && steps.length === 0)) return null;
+  return steps.join('/');
 }
 
 /** A value standing alone as `.` or `..` would be taken away by every URL parser, encoded or not. */

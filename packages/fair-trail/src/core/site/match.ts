@@ -1,17 +1,19 @@
 import type { Entry } from './entry.ts';
-import { matchTokens, namesOf, type Path, type Token } from './pathname.ts';
+import { matchTokens } from './match-tokens.ts';
+import { namesOf, tokenKey, type Path, type Token } from './pathname.ts';
 
 /**
- * A trie of path segments. A look-up walks the address's segments and tries, at each, literal text before mixed text
- * before a param before a wildcard; its cost grows with the segments of the address, not with the entries of the site.
+ * A trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text beside
+ * params before a param before anything with a wildcard; its cost grows with the segments of the address, not with the
+ * entries of the site.
  */
 interface Node {
   literals: Map<string, Node> | undefined;
   mixed: { readonly tokens: readonly Token[]; readonly node: Node }[] | undefined;
   param: Node | undefined;
-  wildcard: Node | undefined;
+  tails: { readonly tokens: readonly Token[]; readonly end: End }[] | undefined;
+  wildcard: (End & { readonly filled: boolean }) | undefined;
   end: End | undefined;
-  readonly serial: number;
 }
 
 interface End {
@@ -32,110 +34,130 @@ export interface Matcher {
 }
 
 export function createMatcher(places: Iterable<{ readonly entry: Entry; readonly path: Path }>): Matcher {
-  let count = 0;
-  const createNode = (): Node => ({
-    literals: undefined,
-    mixed: undefined,
-    param: undefined,
-    wildcard: undefined,
-    end: undefined,
-    serial: count++,
-  });
   const root = createNode();
-  for (const { entry, path } of places) {
-    let node = root;
-    for (const segment of path) {
-      if (segment.kind === 'literal') {
-        const literals = (node.literals ??= new Map<string, Node>());
-        let next = literals.get(segment.text);
-        if (!next) literals.set(segment.text, (next = createNode()));
-        node = next;
-      } else if (segment.kind === 'param') node = node.param ??= createNode();
-      else if (segment.kind === 'wildcard') node = node.wildcard ??= createNode();
-      else node = mixedChild(node, segment.tokens, createNode);
-    }
-    node.end ??= { entry, names: path.flatMap(namesOf) };
-  }
+  for (const { entry, path } of places) addPlace(root, entry, path);
   return { match: (segments) => search(root, segments) };
 }
 
-function mixedChild(node: Node, tokens: readonly Token[], createNode: () => Node): Node {
-  const shape = (some: readonly Token[]) =>
-    JSON.stringify(some.map((token) => (token.kind === 'text' ? token.text : 0)));
-  const textLength = (some: readonly Token[]) =>
-    some.reduce((sum, token) => sum + (token.kind === 'text' ? token.text.length : 0), 0);
+function createNode(): Node {
+  // All fields from the start: nodes of one shape are faster to read than nodes that grow.
+  return {
+    literals: undefined,
+    mixed: undefined,
+    param: undefined,
+    tails: undefined,
+    wildcard: undefined,
+    end: undefined,
+  };
+}
+
+function addPlace(root: Node, entry: Entry, path: Path): void {
+  const end: End = { entry, names: path.flatMap(namesOf) };
+  let node = root;
+  for (const segment of path) {
+    if (segment.kind === 'literal') {
+      const literals = (node.literals ??= new Map<string, Node>());
+      let next = literals.get(segment.text);
+      if (!next) literals.set(segment.text, (next = createNode()));
+      node = next;
+    } else if (segment.kind === 'param') {
+      node = node.param ??= createNode();
+    } else if (segment.kind === 'mixed') {
+      node = mixedChild(node, segment.tokens);
+    } else {
+      // These two take in all that is left, so nothing comes after them.
+      if (segment.kind === 'wildcard') node.wildcard ??= { ...end, filled: segment.filled };
+      else (node.tails ??= []).push({ tokens: segment.tokens, end });
+      node.tails?.sort(bySpecificity);
+      return;
+    }
+  }
+  node.end ??= end;
+}
+
+function mixedChild(node: Node, tokens: readonly Token[]): Node {
   const list = (node.mixed ??= []);
-  const known = list.find((child) => shape(child.tokens) === shape(tokens));
+  const known = list.find((child) => shapeOf(child.tokens) === shapeOf(tokens));
   if (known) return known.node;
   const child = { tokens, node: createNode() };
   list.push(child);
-  // The more literal text, the more specific. The shape decides between equals, so that the file's order never does.
-  list.sort((a, b) => textLength(b.tokens) - textLength(a.tokens) || (shape(a.tokens) < shape(b.tokens) ? -1 : 1));
+  list.sort(bySpecificity);
   return child.node;
+}
+
+/** The more text, the more specific. The shape decides between equals, so that the file's order never does. */
+function bySpecificity(one: { tokens: readonly Token[] }, other: { tokens: readonly Token[] }): number {
+  const length = ({ tokens }: { tokens: readonly Token[] }) =>
+    tokens.reduce((sum, token) => sum + (token.kind === 'text' ? token.text.length : 0), 0);
+  return length(other) - length(one) || (shapeOf(one.tokens) < shapeOf(other.tokens) ? -1 : 1);
+}
+
+function shapeOf(tokens: readonly Token[]): string {
+  return tokens.map(tokenKey).join('');
 }
 
 function search(root: Node, segments: readonly string[]): Match | null {
   const values: string[] = [];
-  // After a wildcard the same node can be met at the same segment by many ways; one failure there is enough.
-  const failed = new Set<number>();
   let deepest: { end: End; values: string[]; depth: number } | null = null;
 
-  const walk = (node: Node, index: number, afterWildcard: boolean): End | null => {
-    if (index === segments.length) {
-      if (node.end) return node.end;
-      // `/a/*` holds `/a/`, and a trailing slash does not count, so it holds `/a` too.
-      if (node.wildcard?.end) {
-        values.push('');
-        return node.wildcard.end;
-      }
-      return null;
-    }
-    const step = node.serial * (segments.length + 1) + index;
-    if (afterWildcard && failed.has(step)) return null;
+  const walk = (node: Node, index: number): End | null => {
+    if (index === segments.length) return node.end ?? endOfNothing(node);
     if (node.end && index > (deepest?.depth ?? 0)) deepest = { end: node.end, values: [...values], depth: index };
-
-    const found = walkChildren(node, index, afterWildcard);
-    if (!found && afterWildcard) failed.add(step);
-    return found;
+    return walkSegments(node, index) ?? takeRest(node, index);
   };
 
-  const walkChildren = (node: Node, index: number, afterWildcard: boolean): End | null => {
+  const walkSegments = (node: Node, index: number): End | null => {
     const segment = segments[index] ?? '';
-    const before = values.length;
-    const attempt = (next: Node, taken: readonly string[], at: number, wild: boolean): End | null => {
-      values.push(...taken);
-      const end = walk(next, at, wild);
-      if (!end) values.length = before;
-      return end;
-    };
     const literal = node.literals?.get(segment);
-    let end = literal ? attempt(literal, [], index + 1, afterWildcard) : null;
+    let end = literal ? walk(literal, index + 1) : null;
     if (end) return end;
+    const before = values.length;
     for (const { tokens, node: next } of node.mixed ?? []) {
       const taken = matchTokens(tokens, segment);
-      if (taken && (end = attempt(next, taken, index + 1, afterWildcard))) return end;
+      if (!taken) continue;
+      values.push(...taken);
+      if ((end = walk(next, index + 1))) return end;
+      values.length = before;
     }
-    if (node.param && (end = attempt(node.param, [segment], index + 1, afterWildcard))) return end;
-    const { wildcard } = node;
-    if (!wildcard) return null;
-    if (hasChildren(wildcard)) {
-      for (let at = index + 1; at < segments.length; at += 1) {
-        if ((end = attempt(wildcard, [segments.slice(index, at).join('/')], at, true))) return end;
-      }
-    }
-    if (!wildcard.end) return null;
-    values.push(segments.slice(index).join('/'));
-    return wildcard.end;
+    if (!node.param) return null;
+    values.push(segment);
+    if ((end = walk(node.param, index + 1))) return end;
+    values.length = before;
+    return null;
   };
 
-  const end = walk(root, 0, false);
+  const takeRest = (node: Node, index: number): End | null => {
+    if (!node.tails && !node.wildcard) return null;
+    const rest = segments.slice(index).join('/');
+    for (const { tokens, end } of node.tails ?? []) {
+      const taken = matchTokens(tokens, rest) ?? matchWithSlash(tokens, rest);
+      if (!taken) continue;
+      values.push(...taken);
+      return end;
+    }
+    if (!node.wildcard) return null;
+    values.push(rest);
+    return node.wildcard;
+  };
+
+  /** `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too. */
+  const endOfNothing = (node: Node): End | null => {
+    if (!node.wildcard || node.wildcard.filled) return null;
+    values.push('');
+    return node.wildcard;
+  };
+
+  const end = walk(root, 0);
   if (end) return { entry: end.entry, params: toParams(end.names, values), exact: true };
   const inside = deepest as { end: End; values: string[] } | null;
   return inside && { entry: inside.end.entry, params: toParams(inside.end.names, inside.values), exact: false };
 }
 
-function hasChildren(node: Node): boolean {
-  return Boolean(node.literals ?? node.mixed ?? node.param ?? node.wildcard);
+/** As `/a/*` takes in `/a`, so does a tail that ends in `/*`. */
+function matchWithSlash(tokens: readonly Token[], rest: string): string[] | null {
+  const [before, last] = tokens.slice(-2);
+  const endsOpen = last?.kind === 'wildcard' && !last.filled && before?.kind === 'text' && before.text.endsWith('/');
+  return endsOpen ? matchTokens(tokens, `${rest}/`) : null;
 }
 
 function toParams(names: readonly string[], values: readonly string[]): Readonly<Record<string, string>> {

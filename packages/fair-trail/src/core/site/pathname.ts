@@ -1,32 +1,42 @@
 /**
- * Reads the pathname syntax of the URL Pattern standard (https://urlpattern.spec.whatwg.org/, section 1) as far as a
- * site map needs it: text, `:name`, `*` standing alone between slashes, `{…}?` and `:name?`. Regular expressions in
- * parentheses and the modifiers `+` and `*` are refused, so that matching takes a time that the address alone bounds.
+ * Reads the pathname syntax of the URL Pattern standard (https://urlpattern.spec.whatwg.org/, section 1): text, `:name`,
+ * `:name?`, `:name+`, `:name*`, `*` and `{…}?`. Regular expressions in parentheses and repeated groups are refused, so
+ * that matching takes a time that the address alone bounds.
  */
 
-/** Text, or a param standing for one or more characters other than a slash. */
+/** A piece of a path: text, one or more characters other than a slash, or any characters at all. */
 export type Token =
-  { readonly kind: 'text'; readonly text: string } | { readonly kind: 'param'; readonly name: string };
+  { readonly kind: 'text'; readonly text: string } | { readonly kind: 'param'; readonly name: string } | Wildcard;
 
-/** What may stand between two slashes. `written` is the text as the site file has it, `text` is percent-decoded. */
+export interface Wildcard {
+  readonly kind: 'wildcard';
+  readonly name: string;
+  /** Whether it stands for one segment at least (`:name+`), or for nothing too (`*`). */
+  readonly filled: boolean;
+}
+
+/**
+ * What may stand between two slashes; a `tail` is all that is left, from the first segment that has a wildcard beside
+ * or before something else. `written` is the text as the site file has it, `text` is percent-decoded.
+ */
 export type Segment =
   | { readonly kind: 'literal'; readonly written: string; readonly text: string }
   | { readonly kind: 'mixed'; readonly tokens: readonly Token[] }
   | { readonly kind: 'param'; readonly name: string }
-  | { readonly kind: 'wildcard'; readonly name: string };
+  | Wildcard
+  | { readonly kind: 'tail'; readonly tokens: readonly Token[] };
 
-/** One way to write an address, without optional parts. */
+/** One way to write an address, without optional parts. Only its last segment may be a wildcard or a tail. */
 export type Path = readonly Segment[];
 
 export class PathSyntaxError extends Error {
   override readonly name = 'PathSyntaxError';
 }
 
-type Part =
-  | { kind: 'text'; text: string }
-  | { kind: 'param'; name: string }
-  | { kind: 'wildcard' }
-  | { kind: 'optional'; parts: Part[] };
+type Piece =
+  { kind: 'text'; text: string } | { kind: 'param'; name: string } | { kind: 'wildcard'; name: string | null };
+
+type Part = Piece | { kind: 'optional'; parts: Part[] };
 
 /** Each optional part doubles the addresses of an entry; sixteen are more than anyone can keep apart. */
 const mostAlternatives = 16;
@@ -38,6 +48,10 @@ export function parsePathname(source: string): readonly Path[] {
   const [parts] = parseParts(source, 0, false);
   const seen = new Map<string, Path>();
   for (const flat of alternatives(parts)) {
+    // Without the slash that an optional part took with it, no address can be this one, unless nothing is left at all.
+    const [first] = flat.filter((part) => part.kind !== 'text' || part.text !== '');
+    if (first?.kind === 'wildcard') throw new PathSyntaxError('without its optional part it does not begin with "/"');
+    if (first && !(first.kind === 'text' && first.text.startsWith('/'))) continue;
     const path = splitAtSlashes(flat);
     seen.set(pathKey(path), path);
   }
@@ -62,12 +76,9 @@ function parseParts(source: string, start: number, inGroup: boolean): [Part[], n
       nameAt.lastIndex = index + 1;
       const name = nameAt.exec(source)?.[0];
       if (name === undefined) throw new PathSyntaxError('a name that begins with a letter must follow ":"');
-      index += 1 + name.length;
-      index = addParam(parts, name, source, index);
+      index = addNamed(parts, name, source, index + 1 + name.length);
     } else if (character === '*') {
-      parts.push({ kind: 'wildcard' });
-      index += 1;
-      refuseRepeat(source, index);
+      index = addNamed(parts, null, source, index + 1);
     } else if (character === '{') {
       if (inGroup) throw new PathSyntaxError('"{" stands inside "{"');
       const [inner, end] = parseParts(source, index + 1, true);
@@ -76,7 +87,7 @@ function parseParts(source: string, start: number, inGroup: boolean): [Part[], n
         parts.push({ kind: 'optional', parts: inner });
         index += 1;
       } else {
-        refuseRepeat(source, index);
+        if (/[+*]/u.test(source.charAt(index))) throw new PathSyntaxError('groups that repeat are not read');
         parts.push(...inner);
       }
     } else if (character === '}') {
@@ -97,29 +108,29 @@ function parseParts(source: string, start: number, inGroup: boolean): [Part[], n
   return [parts, index];
 }
 
-/** Adds `:name`; with `?` after it, the slash before it is optional too, as the standard says of a param's prefix. */
-function addParam(parts: Part[], name: string, source: string, index: number): number {
-  const part: Part = { kind: 'param', name };
-  if (source.charAt(index) !== '?') {
-    refuseRepeat(source, index);
-    parts.push(part);
-    return index;
+/**
+ * Adds `:name`, or `*` where the name is null, with the modifier after it. What makes it optional makes the slash
+ * before it optional too, as the standard says of a part's prefix.
+ */
+function addNamed(parts: Part[], name: string | null, source: string, index: number): number {
+  const modifier = /[?+*]/u.exec(source.charAt(index))?.[0] ?? '';
+  if (name === null && (modifier === '+' || modifier === '*')) {
+    throw new PathSyntaxError(`"*${modifier}" is not read; "*" alone stands for anything`);
   }
+  const repeats = modifier === '+' || modifier === '*';
+  const part: Part = name === null || repeats ? { kind: 'wildcard', name } : { kind: 'param', name };
   const before = parts.at(-1);
-  if (before?.kind === 'text' && before.text.endsWith('/')) {
-    before.text = before.text.slice(0, -1);
-    parts.push({ kind: 'optional', parts: [{ kind: 'text', text: '/' }, part] });
+  if (repeats && !(before?.kind === 'text' && before.text.endsWith('/'))) {
+    throw new PathSyntaxError(`":${name ?? ''}${modifier}" must stand right after a slash`);
+  }
+  if (modifier === '?' || modifier === '*') {
+    const hasSlash = before?.kind === 'text' && before.text.endsWith('/');
+    if (hasSlash) before.text = before.text.slice(0, -1);
+    parts.push({ kind: 'optional', parts: hasSlash ? [{ kind: 'text', text: '/' }, part] : [part] });
   } else {
-    parts.push({ kind: 'optional', parts: [part] });
+    parts.push(part);
   }
-  return index + 1;
-}
-
-function refuseRepeat(source: string, index: number): void {
-  const character = source.charAt(index);
-  if (character === '+' || character === '*' || character === '?') {
-    throw new PathSyntaxError(`the modifier "${character}" is not read here`);
-  }
+  return modifier ? index + 1 : index;
 }
 
 function alternatives(parts: readonly Part[]): Part[][] {
@@ -139,7 +150,7 @@ function alternatives(parts: readonly Part[]): Part[][] {
 }
 
 function splitAtSlashes(parts: readonly Part[]): Path {
-  const groups: Exclude<Part, { kind: 'optional' }>[][] = [[]];
+  const groups: Piece[][] = [[]];
   for (const part of parts) {
     if (part.kind === 'optional') continue; // `alternatives` has already resolved these.
     if (part.kind !== 'text') {
@@ -151,42 +162,61 @@ function splitAtSlashes(parts: readonly Part[]): Path {
       if (text) groups.at(-1)?.push({ kind: 'text', text });
     });
   }
-  const names = new Set<string>();
+  const filled = groups.filter((group) => group.length > 0);
   let wildcards = 0;
-  return groups
-    .filter((group) => group.length > 0)
-    .map((group) => {
-      const segment = toSegment(group, () => String(wildcards++));
-      for (const name of namesOf(segment)) {
-        if (names.has(name)) throw new PathSyntaxError(`the name ":${name}" stands twice`);
-        names.add(name);
-      }
-      return segment;
-    });
+  const nextNumber = () => String(wildcards++);
+  // From the first wildcard that is not the whole of the last segment, the rest cannot be told apart by its slashes.
+  const open = filled.findIndex((group, index) => {
+    return group.some(({ kind }) => kind === 'wildcard') && (group.length > 1 || index < filled.length - 1);
+  });
+  const path: Segment[] = (open < 0 ? filled : filled.slice(0, open)).map((group) => toSegment(group, nextNumber));
+  if (open >= 0) path.push({ kind: 'tail', tokens: tailTokens(filled.slice(open), nextNumber) });
+  const names = path.flatMap(namesOf);
+  const twice = names.find((name, index) => names.indexOf(name) !== index);
+  if (twice !== undefined) throw new PathSyntaxError(`the name ":${twice}" stands twice`);
+  return path;
 }
 
-function toSegment(group: readonly Exclude<Part, { kind: 'optional' }>[], nextNumber: () => string): Segment {
-  const [only] = group;
-  if (group.some((part) => part.kind === 'wildcard')) {
-    if (group.length > 1) throw new PathSyntaxError('"*" must stand alone between two slashes');
-    return { kind: 'wildcard', name: nextNumber() };
-  }
-  if (group.length === 1 && only?.kind === 'param') return { kind: 'param', name: only.name };
-  if (group.every((part) => part.kind === 'text')) {
-    const written = group.map((part) => part.text).join('');
+function toSegment(group: readonly Piece[], nextNumber: () => string): Segment {
+  if (group.every((piece) => piece.kind === 'text')) {
+    const written = group.map((piece) => piece.text).join('');
     const text = decodeSegment(written);
     if (text === '.' || text === '..') throw new PathSyntaxError(`"${text}" between slashes is taken away by browsers`);
     return { kind: 'literal', written, text };
   }
+  const tokens = toTokens(group, nextNumber);
+  const [only] = tokens;
+  return tokens.length === 1 && only && only.kind !== 'text' ? only : { kind: 'mixed', tokens };
+}
+
+function tailTokens(groups: readonly (readonly Piece[])[], nextNumber: () => string): Token[] {
+  return toTokens(
+    groups.flatMap((group, index) => (index === 0 ? group : [{ kind: 'text' as const, text: '/' }, ...group])),
+    nextNumber,
+  );
+}
+
+/** The pieces with text decoded and joined. */
+function toTokens(pieces: readonly Piece[], nextNumber: () => string): Token[] {
   const tokens: Token[] = [];
-  for (const part of group) {
+  for (const piece of pieces) {
     const last = tokens.at(-1);
-    if (part.kind === 'param') tokens.push({ kind: 'param', name: part.name });
-    else if (part.kind === 'text' && last?.kind === 'text') {
-      tokens.splice(-1, 1, { kind: 'text', text: last.text + decodeSegment(part.text) });
-    } else if (part.kind === 'text') tokens.push({ kind: 'text', text: decodeSegment(part.text) });
+    if (piece.kind === 'param') tokens.push({ kind: 'param', name: piece.name });
+    else if (piece.kind === 'wildcard') {
+      tokens.push({ kind: 'wildcard', name: piece.name ?? nextNumber(), filled: piece.name !== null });
+    } else if (last?.kind === 'text')
+      tokens.splice(-1, 1, { kind: 'text', text: last.text + decodeSegment(piece.text) });
+    else tokens.push({ kind: 'text', text: decodeSegment(piece.text) });
   }
-  return { kind: 'mixed', tokens };
+  tokens.forEach((token, index) => {
+    if (token.kind !== 'wildcard' || !token.filled) return;
+    const [before, after] = [tokens[index - 1], tokens[index + 1]];
+    const isAlone =
+      (!before || (before.kind === 'text' && before.text.endsWith('/'))) &&
+      (!after || (after.kind === 'text' && after.text.startsWith('/')));
+    if (!isAlone) throw new PathSyntaxError(`":${token.name}" repeats, so it must be all there is between two slashes`);
+  });
+  return tokens;
 }
 
 /** Percent-decoded where that is possible; broken encoding stays as it is, since no address may make matching throw. */
@@ -205,44 +235,22 @@ export function encodeSegment(text: string): string {
 }
 
 export function namesOf(segment: Segment): string[] {
-  if (segment.kind === 'mixed') return segment.tokens.flatMap((token) => (token.kind === 'param' ? [token.name] : []));
-  return segment.kind === 'literal' ? [] : [segment.name];
+  if (segment.kind === 'literal') return [];
+  if (segment.kind !== 'mixed' && segment.kind !== 'tail') return [segment.name];
+  return segment.tokens.flatMap((token) => (token.kind === 'text' ? [] : [token.name]));
 }
 
 /** Equal for two paths that match the same addresses: names do not count, and text counts as it is decoded. */
 export function pathKey(path: Path): string {
   const keys = path.map((segment) => {
     if (segment.kind === 'literal') return `=${encodeSegment(segment.text)}`;
-    if (segment.kind === 'param') return ':';
-    if (segment.kind === 'wildcard') return '*';
-    return `~${segment.tokens.map((token) => (token.kind === 'param' ? ':' : encodeSegment(token.text))).join('')}`;
+    if (segment.kind === 'mixed' || segment.kind === 'tail') return `~${segment.tokens.map(tokenKey).join('')}`;
+    return tokenKey(segment);
   });
   return `/${keys.join('/')}`;
 }
 
-/**
- * The values of a mixed segment's params, or null where the text does not fit. A param takes as little as it can, as in
- * the standard. Each step is remembered as failed at most once, so the time is text length times tokens.
- */
-export function matchTokens(tokens: readonly Token[], text: string): string[] | null {
-  const failed = new Set<number>();
-  const values: string[] = [];
-  const fits = (token: number, from: number): boolean => {
-    const current = tokens[token];
-    if (!current) return from === text.length;
-    const step = token * (text.length + 1) + from;
-    if (failed.has(step)) return false;
-    if (current.kind === 'text') {
-      if (text.startsWith(current.text, from) && fits(token + 1, from + current.text.length)) return true;
-    } else {
-      for (let end = from + 1; end <= text.length; end += 1) {
-        values.push(text.slice(from, end));
-        if (fits(token + 1, end)) return true;
-        values.pop();
-      }
-    }
-    failed.add(step);
-    return false;
-  };
-  return fits(0, 0) ? values : null;
+export function tokenKey(token: Token): string {
+  if (token.kind === 'text') return encodeSegment(token.text);
+  return token.kind === 'param' ? ':' : '*';
 }

@@ -2,6 +2,7 @@ import type { Entry } from './entry.ts';
 import { below, readList, readName, readObject, readRequired, readText, type Place } from './fields.ts';
 import { nearest } from './nearest.ts';
 import { problem } from './problems.ts';
+import type { Path } from './pathname.ts';
 import type { MenuNode } from './site.ts';
 
 /** Menus may nest a little deeper than anyone would want, and no deeper: reading them recurses. */
@@ -81,7 +82,7 @@ function readEntryNode(value: unknown, depth: number, byId: ReadonlyMap<string, 
   return { kind: 'entry', entry, depth };
 }
 
-/** A path that can be linked to without params. A wildcard at its end may stand for nothing. */
-function isPlain(path: Entry['paths'][number]): boolean {
-  return path.every(({ kind }, index) => kind === 'literal' || (kind === 'wildcard' && index === path.length - 1));
+/** A path that can be linked to without params: a wildcard at its end may stand for nothing. */
+function isPlain(path: Path): boolean {
+  return path.every((segment) => segment.kind === 'literal' || (segment.kind === 'wildcard' && !segment.filled));
 }

@@ -1,0 +1,71 @@
+import type { Token } from './pathname.ts';
+
+/**
+ * The values of the params and wildcards, or null where the text does not fit as a whole. A param takes as little as it
+ * can and a wildcard as much, as in the URL Pattern standard. What can follow is worked out from the end, once for each
+ * token and place, so the time is the text's length times the number of tokens, whatever they are.
+ */
+export function matchTokens(tokens: readonly Token[], text: string): string[] | null {
+  const last = new Uint8Array(text.length + 1);
+  last[text.length] = 1;
+  /** At `[token][place]`, whether the tokens from there on fit the text from there on. */
+  const fits: Uint8Array[] = [];
+  fits[tokens.length] = last;
+  for (let index = tokens.length - 1; index >= 0; index -= 1) {
+    const token = tokens[index] as Token;
+    const after = fits[index + 1] ?? last;
+    fits[index] = token.kind === 'text' ? fitsText(token.text, text, after) : fitsNamed(token, text, after);
+  }
+  if (!fits[0]?.[0]) return null;
+
+  const values: string[] = [];
+  let place = 0;
+  tokens.forEach((token, index) => {
+    const after = fits[index + 1] ?? last;
+    if (token.kind === 'text') {
+      place += token.text.length;
+      return;
+    }
+    const end = token.kind === 'param' ? shortest(place, after) : longest(token.filled, place, text, after);
+    values.push(text.slice(place, end));
+    place = end;
+  });
+  return values;
+}
+
+function fitsText(wanted: string, text: string, after: Uint8Array): Uint8Array {
+  const fits = new Uint8Array(text.length + 1);
+  for (let at = text.indexOf(wanted); at >= 0; at = text.indexOf(wanted, at + 1)) {
+    fits[at] = after[at + wanted.length] ?? 0;
+  }
+  return fits;
+}
+
+function fitsNamed(token: Exclude<Token, { kind: 'text' }>, text: string, after: Uint8Array): Uint8Array {
+  const fits = new Uint8Array(text.length + 1);
+  /** Whether the token could end at this place or at one further on that it reaches. */
+  let reaches = 0;
+  for (let at = text.length; at >= 0; at -= 1) {
+    if (token.kind === 'param') {
+      fits[at] = at < text.length && text[at] !== '/' ? (reaches ||= after[at + 1] ?? 0) : (reaches = 0);
+    } else if (token.filled) {
+      fits[at] = text[at] === '/' ? 0 : reaches;
+      if (text[at - 1] !== '/') reaches ||= after[at] ?? 0;
+    } else {
+      fits[at] = reaches ||= after[at] ?? 0;
+    }
+  }
+  return fits;
+}
+
+function shortest(place: number, after: Uint8Array): number {
+  let end = place + 1;
+  while (!after[end]) end += 1;
+  return end;
+}
+
+function longest(filled: boolean, place: number, text: string, after: Uint8Array): number {
+  let end = text.length;
+  while (!after[end] || (filled && end > place && text[end - 1] === '/')) end -= 1;
+  return Math.max(end, place);
+}
