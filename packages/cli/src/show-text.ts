@@ -60,7 +60,8 @@ function positionLines(shown: ShownSite): string[] {
 
 function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
   const sign = item.mark === null ? ' ' : blazes[item.mark];
-  const label = `${'  '.repeat(level)}${printable(item.label)}`;
+  const words = item.kind === undefined ? printable(item.label) : item.kind === 'divider' ? '───' : `(${item.kind})`;
+  const label = `${'  '.repeat(level)}${words}`;
   const row = [
     `${colors.green(sign)} ${item.mark === 'page' ? colors.bold(label) : label}`,
     printable(item.href ?? ''),

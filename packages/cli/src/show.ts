@@ -19,6 +19,8 @@ export interface ShownItem {
   readonly href: string | null;
   readonly mark: MenuItem['mark'];
   readonly items: readonly ShownItem[];
+  /** For what is neither a link nor a group: a divider, or the state of records. */
+  readonly kind?: MenuItem['kind'];
 }
 
 export interface ShowQuestion {
@@ -29,7 +31,7 @@ export interface ShowQuestion {
 }
 
 export function show(site: Site, { url, menu, audience }: ShowQuestion): ShownSite {
-  const position = url === null ? unknownPosition : locate(site, url);
+  const position = url === null ? unknownPosition(site) : locate(site, url);
   const names = menu === null ? [...site.menus.keys()] : [menu];
   const menus = names.map((name) => [name, menuItems(site, name, { position, audience }).map(showItem)] as const);
   const steps = url === null ? [] : breadcrumbs(site, position);
@@ -44,6 +46,8 @@ export function show(site: Site, { url, menu, audience }: ShowQuestion): ShownSi
   };
 }
 
-function showItem({ entry, label, href, mark, items }: MenuItem): ShownItem {
-  return { entry: entry?.id ?? null, label, href, mark, items: items.map(showItem) };
+function showItem({ kind, entry, label, href, mark, items }: MenuItem): ShownItem {
+  const isPlain = kind === 'link' || kind === 'group';
+  const item = { entry: entry?.id ?? null, label, href, mark, items: items.map(showItem) };
+  return isPlain ? item : { ...item, kind };
 }

@@ -3,7 +3,7 @@ import { labelOf } from 'fair-trail';
 import { TrailLink, useTrail, type PageProps } from 'fair-trail/react';
 
 export function NotFound({ position }: PageProps): ReactNode {
-  const { records } = useTrail();
+  const { site, records } = useTrail();
   const section = position.path[0];
   return (
     <>
@@ -13,7 +13,7 @@ export function NotFound({ position }: PageProps): ReactNode {
         {section ? (
           <>
             You are somewhere below{' '}
-            <TrailLink entry={section.id}>{labelOf(section, position.params, records)}</TrailLink>.
+            <TrailLink entry={section.id}>{labelOf(site, section, { params: position.params, records })}</TrailLink>.
           </>
         ) : (
           <>

@@ -1,5 +1,8 @@
 export type {
   EntryDefinition,
+  Localized,
+  MenuChoiceDefinition,
+  MenuDividerDefinition,
   MenuEntryDefinition,
   MenuGroupDefinition,
   MenuItemDefinition,
@@ -8,8 +11,9 @@ export type {
 } from './site/definition.ts';
 export { checkSite, defineSite, type SiteCheck, type SiteOptions } from './site/define.ts';
 export { problemCodes, severityOf, SiteError, type Problem, type ProblemCode, type Severity } from './site/problems.ts';
-export type { MenuNode, Site } from './site/site.ts';
-export { lineage, mayAccess, type Entry } from './site/entry.ts';
+export { everyEntry, type MenuNode, type Site } from './site/site.ts';
+export type { CheckedDefinition, EntryId, EntryParams } from './site/identifiers.ts';
+export { lineage, mayAccess, textIn, type Audience, type Entry, type Texts } from './site/entry.ts';
 export {
   locate,
   samePosition,
@@ -19,11 +23,17 @@ export {
   type Position,
   type PositionStatus,
 } from './site/locate.ts';
-export { HrefError, hrefOf, hrefTo } from './site/hrefs.ts';
-export { labelOf } from './site/labels.ts';
-export type { SiteRecord, SiteRecords } from './site/records.ts';
-export { menuItems, type Mark, type MenuItem, type Visit } from './site/menus.ts';
-export { breadcrumbs, type Breadcrumb } from './site/breadcrumbs.ts';
+export { HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
+export { labelOf, type LabelOptions } from './site/labels.ts';
+export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
+export { menuItems, type Mark, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';
+export {
+  breadcrumbs,
+  foldBreadcrumbs,
+  type Breadcrumb,
+  type FoldedBreadcrumbs,
+  type FoldOptions,
+} from './site/breadcrumbs.ts';
 export { englishWording, type Wording } from './wording.ts';
 export { element, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
 export { createSharer, share } from './view/share.ts';
@@ -41,7 +51,7 @@ export {
   type DisclosureState,
 } from './interaction/disclosure.ts';
 export { estimateRoom, rungFor, rungs, type RoomEstimate } from './layout/room.ts';
-export { createKey, pathnameOf, type HistoryEntry, type SessionHistory } from './router/history.ts';
+export { addressOf, createKey, type HistoryEntry, type SessionHistory } from './router/history.ts';
 export { memoryHistory } from './router/memory-history.ts';
 export {
   initialRouter,
@@ -52,3 +62,12 @@ export {
   type RouterEvent,
   type RouterState,
 } from './router/router.ts';
+export { neighbors, type Neighbor, type Neighbors } from './site/neighbors.ts';
+export { reviewSite, type ReviewOptions } from './site/review.ts';
+export { compareSites, type SiteChange } from './site/compare.ts';
+export { forAudience } from './site/for-audience.ts';
+export { outline, type OutlineItem, type OutlineOptions } from './output/outline.ts';
+export { toHtml } from './output/html.ts';
+export { nestedListHtml } from './output/nested-list.ts';
+export { breadcrumbJsonLd } from './output/breadcrumb-data.ts';
+export { sitemap, sitemapLimits, type SitemapFile, type SitemapOptions } from './output/sitemap.ts';

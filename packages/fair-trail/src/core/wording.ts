@@ -15,6 +15,12 @@ export interface Wording {
   readonly denied: string;
   /** Said of a page that does not exist yet. */
   readonly planned: string;
+  /** In a menu, in the place of records that are on their way. */
+  readonly loading: string;
+  /** In a menu, in the place of records that could not be had. */
+  readonly failed: string;
+  /** In a menu, in the place of records where there are none. */
+  readonly empty: string;
 }
 
 export const englishWording: Wording = {
@@ -26,4 +32,7 @@ export const englishWording: Wording = {
   notFound: 'Page not found',
   denied: 'This page is not open to you',
   planned: 'This page is planned and does not exist yet',
+  loading: 'Loading…',
+  failed: 'Could not be loaded',
+  empty: 'Nothing here yet',
 };

@@ -1,9 +1,9 @@
 import {
+  addressOf,
   createKey,
   initialRouter,
   locate,
   nextRouter,
-  pathnameOf,
   waitsForPage,
   type HistoryBehavior,
   type RouterEffect,
@@ -132,7 +132,7 @@ class BrowserRouter implements Router {
     const followed = followedLink(event, window.location);
     if (!followed) return;
     // Only a page that the site knows can be shown here. Any other address may be a file, and the server knows best.
-    if (locate(site, { pathname: pathnameOf(followed.url) }).status !== 'exact') return;
+    if (locate(site, addressOf(followed.url)).status !== 'exact') return;
     event.preventDefault();
     this.navigate(followed.url);
   }

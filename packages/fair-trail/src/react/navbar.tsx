@@ -117,7 +117,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       panelId,
       expanded: isExpanded,
       room,
-      brandHref: site.home ? hrefOf(site, site.home) : null,
+      brandHref: site.home ? hrefOf(site, site.home, {}, position.language) : null,
       brandText: site.name,
       slots,
       wording,

@@ -32,7 +32,10 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   let page = notFound;
   if (entry && status === 'exact') {
     const own = Object.hasOwn(pages, entry.id) ? pages[entry.id] : undefined;
-    if (!mayAccess(entry, audience)) page = denied;
+    // While it is not known who is looking, a page for some is shown to nobody, and refused to nobody.
+    const access = mayAccess(entry, audience);
+    if (access === null) page = Waiting;
+    else if (!access) page = denied;
     else if (own) page = own;
     else if (entry.planned) page = planned;
   }
@@ -47,6 +50,10 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
 
 const stage = stageView();
 
+function Waiting(): ReactNode {
+  return null;
+}
+
 function NotFound(): ReactNode {
   return <h1>{useTrail().wording.notFound}</h1>;
 }
@@ -56,10 +63,10 @@ function Denied(): ReactNode {
 }
 
 function Planned({ position, params }: PageProps): ReactNode {
-  const { records, wording } = useTrail();
+  const { site, records, wording } = useTrail();
   return (
     <>
-      <h1>{position.entry && labelOf(position.entry, params, records)}</h1>
+      <h1>{position.entry && labelOf(site, position.entry, { params, records, language: position.language })}</h1>
       <p>{wording.planned}.</p>
     </>
   );

@@ -1,5 +1,5 @@
 import { forwardRef, type AnchorHTMLAttributes } from 'react';
-import { ariaCurrent, hrefTo, labelOf, locate, samePosition } from '../core/index.ts';
+import { addressOf, ariaCurrent, hrefIn, labelOf, locate, samePosition } from '../core/index.ts';
 import { useTrail } from './trail.tsx';
 
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
@@ -22,9 +22,9 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
   const { entry: id, params = {}, search = '', hash = '', children, ...attributes } = props;
   const { site, position, records } = useTrail();
-  const path = hrefTo(site, id, params);
+  const path = hrefIn(site, id, position.language, params);
   const entry = site.entry(id);
-  const isHere = position.status === 'exact' && samePosition(position, locate(site, { pathname: path }));
+  const isHere = position.status === 'exact' && samePosition(position, locate(site, addressOf(path)));
   return (
     <a
       ref={ref}
@@ -32,7 +32,7 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
       {...attributes}
       href={path + search + hash}
     >
-      {children ?? (entry && labelOf(entry, params, records))}
+      {children ?? (entry && labelOf(site, entry, { params, records, language: position.language }))}
     </a>
   );
 });

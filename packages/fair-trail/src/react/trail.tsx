@@ -13,6 +13,7 @@ import {
   locate,
   samePosition,
   titleOf,
+  type Audience,
   type Position,
   type SessionHistory,
   type Site,
@@ -27,7 +28,7 @@ export interface TrailContext {
   readonly position: Position;
   /** The current address: path, query and hash. */
   readonly url: string;
-  readonly audience: readonly string[];
+  readonly audience: Audience;
   readonly records: SiteRecords;
   readonly wording: Wording;
   /** Null where the address is given from outside: there another router is in charge. */
@@ -36,8 +37,8 @@ export interface TrailContext {
 
 export interface TrailProps {
   readonly site: Site;
-  /** The audiences that the visitor is in. Default: none. */
-  readonly audience?: readonly string[];
+  /** The audiences that the visitor is in, or `unknown` while the app does not know yet. Default: none. */
+  readonly audience?: Audience;
   /** The records as they are known now. Default: none. */
   readonly records?: SiteRecords;
   /** Words to say instead of the English ones. */

@@ -22,7 +22,10 @@ export function createKey(): string {
   return Math.random().toString(36).slice(2, 10);
 }
 
-/** The path of an address that is a path, a query and a hash. */
-export function pathnameOf(url: string): string {
-  return url.split(/[?#]/u, 1)[0] ?? '';
+/** The parts that a position depends on, of an address that is a path, a query and a hash. */
+export function addressOf(url: string): { readonly pathname: string; readonly search: string } {
+  const [withoutHash = ''] = url.split('#', 1);
+  const start = withoutHash.indexOf('?');
+  if (start < 0) return { pathname: withoutHash, search: '' };
+  return { pathname: withoutHash.slice(0, start), search: withoutHash.slice(start) };
 }

@@ -1,7 +1,7 @@
 import type { Transition } from '../interaction/machine.ts';
 import { locate, samePosition, type Position } from '../site/locate.ts';
 import type { Site } from '../site/site.ts';
-import { pathnameOf, type HistoryEntry } from './history.ts';
+import { addressOf, type HistoryEntry } from './history.ts';
 
 /** Where the visitor is, and how many pages they have come to since the start. */
 export interface RouterState {
@@ -48,7 +48,7 @@ export function initialRouter(site: Site, current: HistoryEntry): RouterState {
 export function nextRouter(site: Site, state: RouterState, event: RouterEvent): Transition<RouterState, RouterEffect> {
   const entry = event.type === 'navigate' ? { url: event.url, key: event.key } : event.entry;
   const sameAddress = entry.url === state.current.url;
-  const isNewPage = pathnameOf(entry.url) !== pathnameOf(state.current.url);
+  const isNewPage = addressOf(entry.url).pathname !== addressOf(state.current.url).pathname;
   const position = positionOf(site, entry.url);
   const effects: RouterEffect[] = [{ type: 'keep-scroll', key: state.current.key }];
   let arrives = isNewPage;
@@ -75,7 +75,7 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
 }
 
 function positionOf(site: Site, url: string): Position {
-  return locate(site, { pathname: pathnameOf(url) });
+  return locate(site, addressOf(url));
 }
 
 function hashOf(url: string): string {

@@ -15,14 +15,42 @@ export interface Breadcrumb {
   readonly current: boolean;
 }
 
-/** The way to a position: the site's home, then the position's ancestors, then the entry itself. */
+/**
+ * The way to a position, in its language: the site's home, then the position's ancestors but for those that want to be
+ * left out, then the entry itself.
+ */
 export function breadcrumbs(site: Site, position: Position, records: SiteRecords = {}): readonly Breadcrumb[] {
-  const { path, params, status } = position;
-  const steps = site.home ? [site.home, ...path.filter((entry) => entry !== site.home)] : path;
+  const { path, params, status, language } = position;
+  const wanted = path.filter((entry) => entry !== site.home && (entry.breadcrumb || entry === position.entry));
+  const steps = site.home ? [site.home, ...wanted] : wanted;
   return steps.map((entry) => ({
     entry,
-    label: labelOf(entry, params, records),
-    href: hrefOf(site, entry, params),
+    label: labelOf(site, entry, { params, records, language }),
+    href: hrefOf(site, entry, params, language),
     current: status === 'exact' && entry === position.entry,
   }));
+}
+
+/** A way with its middle behind a button. */
+export interface FoldedBreadcrumbs {
+  readonly first: readonly Breadcrumb[];
+  /** Those that are folded away; none, where all fit. */
+  readonly folded: readonly Breadcrumb[];
+  readonly last: readonly Breadcrumb[];
+}
+
+export interface FoldOptions {
+  /** How many steps from the home page stay. Default: 1. */
+  readonly keepFirst?: number;
+  /** How many steps up to the page stay. Default: 2. */
+  readonly keepLast?: number;
+}
+
+/** Shortens a way to its first and last few. One step alone is never folded away: the button would take its room. */
+export function foldBreadcrumbs(steps: readonly Breadcrumb[], options: FoldOptions = {}): FoldedBreadcrumbs {
+  const keepFirst = Math.max(0, options.keepFirst ?? 1);
+  const keepLast = Math.max(0, options.keepLast ?? 2);
+  const middle = steps.slice(keepFirst, Math.max(keepFirst, steps.length - keepLast));
+  if (middle.length < 2) return { first: steps, folded: [], last: [] };
+  return { first: steps.slice(0, keepFirst), folded: middle, last: steps.slice(keepFirst + middle.length) };
 }

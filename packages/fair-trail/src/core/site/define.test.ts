@@ -1,49 +1,19 @@
 import { describe, expect, test } from 'vitest';
 import { checkSite, defineSite } from './define.ts';
 import type { SiteDefinition } from './definition.ts';
-import { problemCodes, severityOf, SiteError, type ProblemCode } from './problems.ts';
+import { problemSamples } from './problem.samples.ts';
+import { severityOf, SiteError, type ProblemCode } from './problems.ts';
 import { marram } from './site.samples.ts';
 
 const page = { id: 'a', label: 'A', href: '/a' };
 
-/** For each code a definition that has the problem, and where. */
-const samples: Readonly<Record<ProblemCode, readonly [definition: unknown, pointer: string]>> = {
-  'wrong-type': [{ name: 'x', entries: [{ ...page, planned: 'yes' }] }, '/entries/0/planned'],
-  'missing-field': [{ entries: [] }, ''],
-  'unknown-field': [{ name: 'x', entries: [{ ...page, lable: 'A' }] }, '/entries/0/lable'],
-  'empty-text': [{ name: ' ', entries: [] }, '/name'],
-  'name-syntax': [{ name: 'x', entries: [{ ...page, id: 'a b' }] }, '/entries/0/id'],
-  'duplicate-id': [{ name: 'x', entries: [page, { ...page, href: '/b' }] }, '/entries/1/id'],
-  'duplicate-address': [{ name: 'x', entries: [page, { ...page, id: 'b', href: '/%61/' }] }, '/entries/1/href'],
-  'unsafe-href': [{ name: 'x', entries: [{ ...page, href: 'javascript:alert(1)' }] }, '/entries/0/href'],
-  'path-syntax': [{ name: 'x', entries: [{ ...page, href: '/a/(\\d+)' }] }, '/entries/0/href'],
-  'alias-params': [{ name: 'x', entries: [{ ...page, aliases: ['/b/:c'] }] }, '/entries/0/aliases/0'],
-  'needs-path': [{ name: 'x', entries: [{ id: 'a', label: 'A', aliases: ['/b'] }] }, '/entries/0/aliases'],
-  'records-without-params': [{ name: 'x', entries: [{ ...page, records: 'birds' }] }, '/entries/0/records'],
-  'unknown-home': [{ name: 'x', home: 'b', entries: [page] }, '/home'],
-  'unknown-entry': [{ name: 'x', entries: [page], menus: { main: ['a', 'tides'] } }, '/menus/main/1'],
-  'menu-params': [{ name: 'x', entries: [{ ...page, href: '/:a' }], menus: { main: ['a'] } }, '/menus/main/0'],
-  'menu-repeats': [{ name: 'x', entries: [page], menus: { main: ['a', { entry: 'a' }] } }, '/menus/main/1'],
-  'origin-syntax': [{ name: 'x', origin: 'https://x.example/path', entries: [] }, '/origin'],
-  'language-syntax': [{ name: 'x', language: 'e', entries: [] }, '/language'],
-  'unknown-placeholder': [{ name: 'x', entries: [{ ...page, label: '{slug}' }] }, '/entries/0/label'],
-  'too-deep': [{ name: 'x', entries: nested(33) }, `${'/entries/0'.repeat(32)}/entries`],
-};
-
-function nested(levels: number): unknown[] {
-  let entries: unknown[] = [];
-  for (let level = 0; level < levels; level += 1) entries = [{ id: `e${level}`, label: 'x', entries }];
-  return entries;
-}
-
 describe('each problem', () => {
-  test.each(problemCodes)('%s names its place and its remedy', (code) => {
-    const [definition, pointer] = samples[code];
+  test.each(Object.entries(problemSamples))('%s names its place and its remedy', (code, [definition, pointer]) => {
     const { site, problems } = checkSite(definition);
-    expect(problems).toEqual([expect.objectContaining({ code, pointer, severity: severityOf(code) })]);
+    expect(problems).toEqual([expect.objectContaining({ code, pointer, severity: severityOf(code as ProblemCode) })]);
     expect(problems[0]?.message).toMatch(/\S.*\.$/u);
     expect(problems[0]?.remedy).toMatch(/\S.*[.?]$/u);
-    expect(site === null).toBe(severityOf(code) === 'fatal');
+    expect(site === null).toBe(severityOf(code as ProblemCode) === 'fatal');
   });
 });
 

@@ -1,18 +1,31 @@
 import { normalizeBase, parseUrl } from './address.ts';
 import type { SiteDefinition } from './definition.ts';
-import type { Entry } from './entry.ts';
-import { readName, readObject, readOptional, readRequired, readText, type Place } from './fields.ts';
+import type { Entry, Texts } from './entry.ts';
+import {
+  readList,
+  readName,
+  readObject,
+  readOptional,
+  readRequired,
+  readText,
+  readTexts,
+  type Languages,
+  type Place,
+} from './fields.ts';
+import type { CheckedDefinition } from './identifiers.ts';
 import { placeholdersIn } from './labels.ts';
 import { createMatcher } from './match.ts';
 import { nearest } from './nearest.ts';
 import { problem, SiteError, type Problem } from './problems.ts';
 import { readEntries } from './read-entries.ts';
 import { readMenus } from './read-menus.ts';
-import type { Site } from './site.ts';
+import type { MenuNode, Site } from './site.ts';
 
 export interface SiteOptions {
   /** The path that the site is published under, such as `/observatory/`. Default: the root. */
   readonly base?: string;
+  /** Whether `/Hides` and `/hides` are different addresses. Default: true. */
+  readonly caseSensitive?: boolean;
 }
 
 /** What `checkSite` answers: all problems and, unless one of them is fatal, the site. */
@@ -21,8 +34,20 @@ export interface SiteCheck {
   readonly problems: readonly Problem[];
 }
 
-const siteFields = ['$schema', 'name', 'origin', 'language', 'home', 'title', 'entries', 'menus'] as const;
+const siteFields = [
+  '$schema',
+  'name',
+  'origin',
+  'language',
+  'languages',
+  'audiences',
+  'home',
+  'title',
+  'entries',
+  'menus',
+] as const;
 
+const defaultLanguage = 'en';
 const defaultTitle = '{label} · {site}';
 
 /**
@@ -30,10 +55,13 @@ const defaultTitle = '{label} · {site}';
  *
  * @throws SiteError with every problem, if any of them is fatal. Advisory ones are in `site.problems`.
  */
-export function defineSite(definition: SiteDefinition, options: SiteOptions = {}): Site {
+export function defineSite<const Definition extends SiteDefinition>(
+  definition: CheckedDefinition<Definition>,
+  options: SiteOptions = {},
+): Site<Definition> {
   const { site, problems } = checkSite(definition, options);
   if (!site) throw new SiteError(problems);
-  return site;
+  return site as Site<Definition>;
 }
 
 /** As `defineSite`, for a value that may be anything; never throws for what is in it. */
@@ -42,31 +70,48 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   const place: Place = { pointer: '', problems };
   const object = readObject(definition, siteFields, place);
   if (!object) return { site: null, problems };
+  const optional = <Value>(field: string, read: (value: unknown, at: Place) => Value | null) =>
+    readOptional(object, field, read, place);
+  const required = <Value>(field: string, expected: string, read: (value: unknown, at: Place) => Value | null) =>
+    readRequired(object, field, expected, read, place);
 
-  readOptional(object, '$schema', (v, at) => readText(v, 'schema', at), place);
-  const name = readRequired(object, 'name', 'the name of the website', (v, at) => readText(v, 'name', at), place);
-  const origin = readOptional(object, 'origin', readOrigin, place) ?? null;
-  const language = readOptional(object, 'language', readLanguage, place) ?? 'en';
-  const title = readOptional(object, 'title', readTitle, place) ?? defaultTitle;
-  const read = readRequired(object, 'entries', 'a list of pages', readEntries, place);
-  const { entries, index } = read ?? { entries: [], index: { byId: new Map<string, Entry>(), places: [] } };
-  const readHome = (value: unknown, at: Place) => findHome(value, index.byId, at);
-  const home = readOptional(object, 'home', readHome, place) ?? entryAtRoot(index.places);
-  const menus = readOptional(object, 'menus', (v, at) => readMenus(v, index.byId, at), place) ?? new Map();
+  optional('$schema', (value, at) => readText(value, 'schema', at));
+  const own = optional('language', readLanguage) ?? defaultLanguage;
+  const others = optional('languages', (value, at) => readList(value, readLanguage, at)) ?? [];
+  const languages: Languages = { own, all: [...new Set([own, ...others])] };
+  const names = required('name', 'the name of the website', (value, at) => readTexts(value, 'name', languages, at));
+  const origin = optional('origin', readOrigin);
+  const audiences = optional('audiences', (value, at) =>
+    readList(value, (one, in_) => readName(one, 'the name of an audience', in_), at),
+  );
+  const titles = optional('title', (value, at) => readTitles(value, languages, at)) ?? { [own]: defaultTitle };
+  const read = required('entries', 'a list of pages', (value, at) => readEntries(value, { languages, audiences }, at));
+  const byId = read?.index.byId ?? new Map<string, Entry>();
+  const home = optional('home', (value, at) => findHome(value, byId, at)) ?? null;
+  const menus = optional('menus', (value, at) => readMenus(value, byId, languages, at));
 
   if (problems.some(({ severity }) => severity === 'fatal')) return { site: null, problems };
+  const caseSensitive = options.caseSensitive ?? true;
+  const addresses = read?.index.addresses ?? {};
+  const byLanguage = Object.entries(addresses);
   const site: Site = {
-    name: name ?? '',
+    name: names?.[own] ?? '',
+    names: names ?? {},
     origin,
-    language,
-    title,
+    language: own,
+    languages: languages.all,
+    titles,
+    audiences,
     base: normalizeBase(options.base ?? ''),
-    home,
-    entries,
-    menus,
+    caseSensitive,
+    home: home ?? [...byId.values()].find((entry) => entry.isRoot) ?? null,
+    entries: read?.entries ?? [],
+    menus: menus ?? new Map<string, readonly MenuNode[]>(),
     problems,
-    matcher: createMatcher(index.places),
-    entry: (id) => index.byId.get(id),
+    definition: object as unknown as SiteDefinition,
+    addresses,
+    matchers: Object.fromEntries(byLanguage.map(([tag, places]) => [tag, createMatcher(places, caseSensitive)])),
+    entry: (id) => byId.get(id),
   };
   return { site, problems };
 }
@@ -93,26 +138,23 @@ function readLanguage(value: unknown, place: Place): string | null {
   }
 }
 
-function readTitle(value: unknown, place: Place): string | null {
-  const text = readText(value, 'title', place);
-  for (const name of placeholdersIn(text ?? '')) {
+function readTitles(value: unknown, languages: Languages, place: Place): Texts | null {
+  const titles = readTexts(value, 'title', languages, place);
+  for (const name of new Set(Object.values(titles ?? {}).flatMap(placeholdersIn))) {
     if (name === 'label' || name === 'site') continue;
     const details = { value: name, other: 'title', expected: '{label}, {site}' };
     place.problems.push(problem('unknown-placeholder', place.pointer, details));
   }
-  return text;
+  return titles;
 }
 
 function findHome(value: unknown, byId: ReadonlyMap<string, Entry>, place: Place): Entry | null {
   const id = readName(value, 'an id', place);
   if (id === null) return null;
   const entry = byId.get(id);
-  if (entry && entry.paths.length > 0 && entry.paramNames.length === 0) return entry;
+  const isPlace = entry && !entry.outside && entry.href !== null;
+  if (isPlace && entry.paramNames.every((name) => entry.query.includes(name))) return entry;
   const other = entry ? undefined : nearest(id, byId.keys());
   place.problems.push(problem('unknown-home', place.pointer, { value: id, ...(other && { other }) }));
   return null;
-}
-
-function entryAtRoot(places: readonly { entry: Entry; path: readonly unknown[] }[]): Entry | null {
-  return places.find(({ path }) => path.length === 0)?.entry ?? null;
 }

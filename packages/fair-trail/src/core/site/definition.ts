@@ -6,27 +6,46 @@
 /** Where an outside link opens. The default is the same tab. */
 export type Opens = 'same-tab' | 'new-tab';
 
+/** Text in the site's own language, or in several, by their tags. The site's own must be among them. */
+export type Localized = string | Readonly<Record<string, string>>;
+
 /** One node of the site: a page, a section, an outside link or an unlinked group. */
 export interface EntryDefinition {
   /** Unique in the file. Letters, digits, `-`, `_` and `.`, beginning with a letter. */
   readonly id: string;
   /** Text, never HTML. `{name}` is replaced by the param of that name. */
-  readonly label: string;
+  readonly label: Localized;
   /**
    * A site path in the pathname syntax of the URL Pattern standard (`:name`, `*`, `{…}?`), or an `http`, `https`,
    * `mailto` or `tel` address. An entry without one is an unlinked group.
    */
-  readonly href?: string;
+  readonly href?: Localized;
   /** Other site paths of the same place. They count as exact; links keep using `href`. */
   readonly aliases?: readonly string[];
+  /** Old site paths, which lead on to `href`. */
+  readonly movedFrom?: readonly string[];
+  /** The keys of the address's query that make a different place. They are params like those of the path, but optional. */
+  readonly query?: readonly string[];
   /** Who may see the entry and all below it: a visitor in any one of these audiences. Default: everyone. */
   readonly audience?: readonly string[];
   /** The page does not exist yet. */
   readonly planned?: boolean;
   /** Default: `same-tab`. */
   readonly opens?: Opens;
+  /** A line that says more than the label. Text, never HTML. */
+  readonly summary?: Localized;
+  /** A word or figure beside the label. What is known only at run time is given to the menu instead. */
+  readonly badge?: Localized;
   /** The name of an icon; the app says how a name becomes a drawing. */
   readonly icon?: string;
+  /** The icon while the entry is marked. Default: `icon`. */
+  readonly currentIcon?: string;
+  /** The higher, the longer the entry stays in a bar that runs out of room. Default: 0. */
+  readonly priority?: number;
+  /** How spare and missing room is shared, as the CSS `flex` shorthand. */
+  readonly flex?: string;
+  /** False leaves the entry out of the breadcrumbs of what is below it. Default: true. */
+  readonly breadcrumb?: boolean;
   /** The name of the list that gives this entry its pages at run time. The `href` must have params. */
   readonly records?: string;
   /** The entries below this one. */
@@ -34,32 +53,48 @@ export interface EntryDefinition {
 }
 
 /** Shows an entry, and its descendants down to `depth` levels (1 is the entry alone). Default depth: 1. */
-export interface MenuEntryDefinition {
-  readonly entry: string;
+export interface MenuEntryDefinition<Id extends string = string> {
+  readonly entry: Id;
   readonly depth?: number;
+  /** Values for the entry's params, for a link to one place of many. */
+  readonly params?: Readonly<Record<string, string>>;
 }
 
 /** A group that exists only in this menu. */
-export interface MenuGroupDefinition {
-  readonly label: string;
-  readonly entries: readonly MenuItemDefinition[];
+export interface MenuGroupDefinition<Id extends string = string> {
+  readonly label: Localized;
+  readonly entries: readonly MenuItemDefinition<Id>[];
 }
 
-/** One place in a menu: an entry's id, an entry with options, or a group with a label of its own. */
-export type MenuItemDefinition = string | MenuEntryDefinition | MenuGroupDefinition;
+/** The first of these that the visitor may see. While the audience is not known yet, one cell is kept for all. */
+export interface MenuChoiceDefinition<Id extends string = string> {
+  readonly either: readonly MenuItemDefinition<Id>[];
+}
+
+/** A line between what is before and what is after. */
+export interface MenuDividerDefinition {
+  readonly divider: true;
+}
+
+export type MenuItemDefinition<Id extends string = string> =
+  Id | MenuEntryDefinition<Id> | MenuGroupDefinition<Id> | MenuChoiceDefinition<Id> | MenuDividerDefinition;
 
 /** All pages and menus of one website. */
-export interface SiteDefinition {
+export interface SiteDefinition<Id extends string = string> {
   readonly $schema?: string;
-  readonly name: string;
+  readonly name: Localized;
   /** The scheme, host and port under which the site is published, such as `https://marram.example`. */
   readonly origin?: string;
-  /** The language of the labels, as a BCP 47 tag. Default: `en`. */
+  /** The language of the site, as a BCP 47 tag. Its pages have no prefix. Default: `en`. */
   readonly language?: string;
+  /** The other languages; the pages of each lie below a prefix that is its tag. */
+  readonly languages?: readonly string[];
+  /** The audiences that there are. Where they are listed, a name that is not among them is a problem. */
+  readonly audiences?: readonly string[];
   /** The id of the entry that breadcrumbs begin with. Default: the entry at `/`, if there is one. */
-  readonly home?: string;
+  readonly home?: Id;
   /** The document title: `{label}` and `{site}` are replaced. Default: `{label} · {site}`. */
-  readonly title?: string;
+  readonly title?: Localized;
   readonly entries: readonly EntryDefinition[];
-  readonly menus?: Readonly<Record<string, readonly MenuItemDefinition[]>>;
+  readonly menus?: Readonly<Record<string, readonly MenuItemDefinition<Id>[]>>;
 }

@@ -1,27 +1,43 @@
-import type { Opens } from './definition.ts';
+import type { EntryDefinition, Opens } from './definition.ts';
 import type { Path } from './pathname.ts';
+
+/** Text by language; the site's own language is always among them. */
+export type Texts = Readonly<Record<string, string>>;
 
 /** One node of a checked site. */
 export interface Entry {
   readonly id: string;
-  /** As written, with its placeholders; `labelOf` fills them. */
+  /** As written in the site's own language, with its placeholders; `labelOf` fills them. */
   readonly label: string;
-  /** As written; null for an unlinked group. `hrefOf` makes a link of it. */
+  readonly labels: Texts;
+  /** As written in the site's own language; null for an unlinked group. `hrefOf` makes a link of it. */
   readonly href: string | null;
+  readonly hrefs: Texts | null;
   /** True for an address of another site. */
   readonly outside: boolean;
-  /** The ways to write `href`, without optional parts; empty for groups and outside links. */
-  readonly paths: readonly Path[];
-  /** The names of the params in `href`. */
+  /** The ways to write `href` in each language of the site, without optional parts; none for groups and outside links. */
+  readonly paths: Readonly<Record<string, readonly Path[]>>;
+  /** Whether the address is `/`, in any language. */
+  readonly isRoot: boolean;
+  /** The names of the params in `href`, and after them the keys of its query. */
   readonly paramNames: readonly string[];
+  readonly query: readonly string[];
   /** The audiences that may see the entry, each set one level's condition; all must hold. Empty: everyone. */
   readonly audiences: readonly (readonly string[])[];
   readonly planned: boolean;
   readonly opens: Opens;
+  readonly summaries: Texts | null;
+  readonly badges: Texts | null;
   readonly icon: string | null;
+  readonly currentIcon: string | null;
+  readonly priority: number;
+  readonly flex: string | null;
+  readonly breadcrumb: boolean;
   readonly records: string | null;
   readonly parent: Entry | null;
   readonly entries: readonly Entry[];
+  /** What the entry was made of. */
+  readonly definition: EntryDefinition;
   /** The JSON Pointer of the entry in the site file. */
   readonly pointer: string;
 }
@@ -33,7 +49,17 @@ export function lineage(entry: Entry): readonly Entry[] {
   return path;
 }
 
-/** Whether a visitor in these audiences may see the entry: every condition on the way down to it must hold. */
-export function mayAccess(entry: Entry, audience: readonly string[]): boolean {
+/** The audiences that a visitor is in; `unknown` while the app does not know yet. */
+export type Audience = readonly string[] | 'unknown';
+
+/** Whether a visitor may see the entry: every condition on the way down to it must hold. Null while that is not known. */
+export function mayAccess(entry: Entry, audience: Audience): boolean | null {
+  if (entry.audiences.length === 0) return true;
+  if (audience === 'unknown') return null;
   return entry.audiences.every((names) => names.some((name) => audience.includes(name)));
+}
+
+/** The text in a language, or else in the site's own. */
+export function textIn(texts: Texts, language: string, ownLanguage: string): string {
+  return (Object.hasOwn(texts, language) ? texts[language] : texts[ownLanguage]) ?? '';
 }

@@ -54,6 +54,51 @@ export function readText(value: unknown, what: string, place: Place): string | n
   return value;
 }
 
+/** The languages of a site, its own first. */
+export interface Languages {
+  readonly all: readonly string[];
+  readonly own: string;
+}
+
+/**
+ * Text, or text by language. Each text is read where it stands; the site's own language must be among them.
+ *
+ * @param readOne reads one text; default: `readText`
+ */
+export function readTexts(
+  value: unknown,
+  what: string,
+  { all, own }: Languages,
+  place: Place,
+  readOne: (value: unknown, place: Place) => string | null = (one, at) => readText(one, what, at),
+): Readonly<Record<string, string>> | null {
+  if (typeof value !== 'object' || value === null) {
+    const text = readOne(value, place);
+    return text === null ? null : { [own]: text };
+  }
+  const object = readRecord(value, place);
+  if (!object) return null;
+  const texts: Record<string, string> = {};
+  for (const language of Object.keys(object)) {
+    const at = below(place, language);
+    if (!all.includes(language)) {
+      place.problems.push(problem('unknown-language', at.pointer, { value: language, expected: all.join(', ') }));
+      continue;
+    }
+    const text = readOne(object[language], at);
+    if (text !== null) texts[language] = text;
+  }
+  if (!Object.hasOwn(object, own)) {
+    place.problems.push(problem('missing-field', place.pointer, { value: own, expected: `the ${what} in "${own}"` }));
+  }
+  return Object.hasOwn(texts, own) ? texts : null;
+}
+
+/** An object whose fields are names of someone's choice. */
+export function readRecord(value: unknown, place: Place): Readonly<Record<string, unknown>> | null {
+  return readObject(value, typeof value === 'object' && value !== null ? Object.keys(value) : [], place);
+}
+
 /** Underscore comes late, so that `__proto__` and its kind are no names. */
 const nameSyntax = /^[a-z][\w.-]*$/iu;
 
@@ -62,6 +107,10 @@ export function readName(value: unknown, what: string, place: Place): string | n
   if (text === null || nameSyntax.test(text)) return text;
   place.problems.push(problem('name-syntax', place.pointer, { value: text, other: what }));
   return null;
+}
+
+export function readNumber(value: unknown, place: Place): number | null {
+  return typeof value === 'number' && Number.isFinite(value) ? value : wrongType(value, 'a number', place);
 }
 
 export function readBoolean(value: unknown, place: Place): boolean | null {

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { defineSite } from './define.ts';
-import { HrefError, hrefTo } from './hrefs.ts';
+import { HrefError, hrefIn } from './hrefs.ts';
 import { locate } from './locate.ts';
 import { anySite, marram } from './site.samples.ts';
 
@@ -15,7 +15,7 @@ const site = defineSite({
   ],
 });
 
-describe('hrefTo', () => {
+describe('the address of an entry', () => {
   test.each<[string, Record<string, string>, string]>([
     ['today', {}, '/'],
     ['species-page', { slug: 'little tern/é?#' }, '/species/little%20tern%2F%C3%A9%3F%23'],
@@ -25,7 +25,7 @@ describe('hrefTo', () => {
     ['sheet', { name: '..' }, '/sheets/...pdf'],
     ['tide-office', {}, 'https://tides.example/'],
   ])('%s with %j is %s', (id, params, expected) => {
-    expect(hrefTo(site, id, params)).toBe(expected);
+    expect(hrefIn(site, id, 'en', params)).toBe(expected);
   });
 
   test.each<[string, Record<string, string>, RegExp]>([
@@ -36,8 +36,8 @@ describe('hrefTo', () => {
     ['species-page', { slug: '..' }, /"\.\."/u],
     ['species-page', Object.create({ slug: 'inherited' }) as Record<string, string>, /give "slug"/u],
   ])('%s with %j is refused', (id, params, message) => {
-    expect(() => hrefTo(site, id, params)).toThrow(HrefError);
-    expect(() => hrefTo(site, id, params)).toThrow(message);
+    expect(() => hrefIn(site, id, 'en', params)).toThrow(HrefError);
+    expect(() => hrefIn(site, id, 'en', params)).toThrow(message);
   });
 
   test('leads back to the entry and its params, on random sites', () => {
@@ -50,12 +50,12 @@ describe('hrefTo', () => {
         if (!entry) return;
         // Words of the random sites start no value, so that no other entry is meant more specifically.
         const params = Object.fromEntries(entry.paramNames.map((name, index) => [name, `~${values[index] ?? ''}`]));
-        const position = locate(random, hrefTo(random, entry.id, params));
+        const position = locate(random, hrefIn(random, entry.id, 'en', params));
         const wellFormed = (text: string) => text.replace(/\p{Surrogate}/gu, '\uFFFD');
         expect(position.status).toBe('exact');
-        const written = hrefTo(random, position.entry?.id ?? '', position.params);
-        expect(written).toBe(hrefTo(random, entry.id, params));
-        if (!entry.paths.flat().some(({ kind }) => kind === 'wildcard')) {
+        const written = hrefIn(random, position.entry?.id ?? '', 'en', position.params);
+        expect(written).toBe(hrefIn(random, entry.id, 'en', params));
+        if (!(entry.paths['en'] ?? []).flat().some(({ kind }) => kind === 'wildcard')) {
           expect(Object.values(position.params)).toEqual(Object.values(params).map(wellFormed));
         }
       }),

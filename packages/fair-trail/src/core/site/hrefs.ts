@@ -1,4 +1,6 @@
-import type { Entry } from './entry.ts';
+import type { SiteDefinition } from './definition.ts';
+import { textIn, type Entry } from './entry.ts';
+import type { EntryId, ParamsArgument } from './identifiers.ts';
 import { encodeSegment, type Path, type Segment, type Wildcard } from './pathname.ts';
 import type { Site } from './site.ts';
 
@@ -7,35 +9,58 @@ export class HrefError extends Error {
   override readonly name = 'HrefError';
 }
 
+type Params = Readonly<Record<string, string | undefined>>;
+
 /**
- * The address of an entry, with the site's base path before it.
+ * The address of an entry in the site's own language, with the site's base path before it.
  *
  * @param params a value for each param of the entry's `href`; optional parts are written when theirs are given
  * @throws HrefError for an unknown id, a group, or a param that is missing, empty, `.` or `..`
  */
-export function hrefTo(site: Site, id: string, params: Readonly<Record<string, string>> = {}): string {
+export function hrefTo<Definition extends SiteDefinition, Id extends EntryId<Definition>>(
+  site: Site<Definition>,
+  id: Id,
+  ...[params]: ParamsArgument<Definition, Id>
+): string {
+  return hrefIn(site, id, site.language, params ?? {});
+}
+
+/** As `hrefTo`, in one of the site's languages. */
+export function hrefIn(site: Site, id: string, language: string, params: Params = {}): string {
   const entry = site.entry(id);
   if (!entry) throw new HrefError(`No entry has the id "${id}".`);
-  const href = hrefOf(site, entry, params);
+  const href = hrefOf(site, entry, params, language);
   if (href !== null) return href;
   if (entry.href === null) throw new HrefError(`The entry "${id}" is a group without an address.`);
-  const names = entry.paramNames.map((name) => `"${name}"`);
+  const names = entry.paramNames.filter((name) => !entry.query.includes(name)).map((name) => `"${name}"`);
   throw new HrefError(
     `The address "${entry.href}" of "${id}" cannot be written: give ${names.join(', ')}, none of them empty, "." or "..".`,
   );
 }
 
-/** As `hrefTo`, but null where there is no address to write. */
-export function hrefOf(site: Site, entry: Entry, params: Readonly<Record<string, string>> = {}): string | null {
-  if (entry.outside) return entry.href;
-  for (const path of entry.paths) {
+/** As `hrefIn`, but null where there is no address to write. Default language: the site's own. */
+export function hrefOf(site: Site, entry: Entry, params: Params = {}, language = site.language): string | null {
+  if (entry.hrefs && entry.outside) return textIn(entry.hrefs, language, site.language);
+  const prefix = language === site.language || !site.languages.includes(language) ? '' : `/${language}`;
+  for (const path of entry.paths[language] ?? entry.paths[site.language] ?? []) {
     const written = writePath(path, params);
-    if (written !== null) return site.base + written;
+    if (written === null) continue;
+    // The home page of a language lies at the prefix itself.
+    const place = prefix && written === '/' ? prefix : prefix + written;
+    return site.base + place + writeQuery(entry, params);
   }
   return null;
 }
 
-function writePath(path: Path, params: Readonly<Record<string, string>>): string | null {
+function writeQuery(entry: Entry, params: Params): string {
+  const pairs = entry.query.flatMap((key) => {
+    const value = valueOf(params, key);
+    return value === undefined ? [] : [`${encodeSegment(key)}=${encodeSegment(value)}`];
+  });
+  return pairs.length > 0 ? `?${pairs.join('&')}` : '';
+}
+
+function writePath(path: Path, params: Params): string | null {
   const written: string[] = [];
   for (const segment of path) {
     const text = writeSegment(segment, params);
@@ -45,7 +70,7 @@ function writePath(path: Path, params: Readonly<Record<string, string>>): string
   return `/${written.join('/')}`;
 }
 
-function writeSegment(segment: Segment, params: Readonly<Record<string, string>>): string | null {
+function writeSegment(segment: Segment, params: Params): string | null {
   switch (segment.kind) {
     case 'literal':
       return segment.written;
@@ -64,16 +89,14 @@ function writeSegment(segment: Segment, params: Readonly<Record<string, string>>
   }
 }
 
-function valueOf(params: Readonly<Record<string, string>>, name: string): string | undefined {
+function valueOf(params: Params, name: string): string | undefined {
   return Object.hasOwn(params, name) ? params[name] : undefined;
 }
 
 /** Each step of a wildcard's value, encoded; null where it is empty and must not be. */
-function writeRest(wildcard: Wildcard, params: Readonly<Record<string, string>>): string | null {
-  const steps = (valueOf(params, wildcard.name) ?? '')
-    .split('/')
-    .filter(Boolean)
-    .map((step) => writeValue(step));
+function writeRest(wildcard: Wildcard, params: Params): string | null {
+  const given = (valueOf(params, wildcard.name) ?? '').split('/').filter(Boolean);
+  const steps = given.map((step) => writeValue(step));
   if (steps.includes(null) || (wildcard.filled && steps.length === 0)) return null;
   return steps.join('/');
 }

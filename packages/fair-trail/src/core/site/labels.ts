@@ -1,5 +1,6 @@
-import type { Entry } from './entry.ts';
+import { textIn, type Entry } from './entry.ts';
 import { recordOf, type SiteRecords } from './records.ts';
+import type { Site } from './site.ts';
 
 const placeholder = /\{([\p{ID_Start}_][\p{ID_Continue}]*)\}/gu;
 
@@ -21,12 +22,19 @@ export function ownParams(entry: Entry, params: Readonly<Record<string, string>>
   return Object.fromEntries(Object.entries(params).filter(([name]) => entry.paramNames.includes(name)));
 }
 
-/** The entry's label for these params: that of the record they name, else the label as written with params filled in. */
-export function labelOf(
-  entry: Entry,
-  params: Readonly<Record<string, string>> = {},
-  records: SiteRecords = {},
-): string {
+/** What a label depends on besides the entry. */
+export interface LabelOptions {
+  /** Default: none. */
+  readonly params?: Readonly<Record<string, string>>;
+  /** Default: none. */
+  readonly records?: SiteRecords;
+  /** Default: the site's own. */
+  readonly language?: string;
+}
+
+/** The entry's label: that of the record its params name, else the label as written with the params filled in. */
+export function labelOf(site: Site, entry: Entry, options: LabelOptions = {}): string {
+  const { params = {}, records = {}, language = site.language } = options;
   const own = ownParams(entry, params);
-  return recordOf(entry, own, records)?.label ?? fill(entry.label, own);
+  return recordOf(entry, own, records)?.label ?? fill(textIn(entry.labels, language, site.language), own);
 }

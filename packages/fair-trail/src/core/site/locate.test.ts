@@ -3,9 +3,10 @@ import { describe, expect, test } from 'vitest';
 import { defineSite } from './define.ts';
 import type { EntryDefinition } from './definition.ts';
 import { locate, samePosition, titleOf } from './locate.ts';
+import type { Site } from './site.ts';
 import { anyAddress, anySite, marram } from './site.samples.ts';
 
-const site = defineSite(marram);
+const site: Site = defineSite(marram);
 
 function found(url: string, of = site): string {
   const { entry, status, params } = locate(of, url);
@@ -124,8 +125,8 @@ describe('locate', () => {
 
 /** Every address of a definition, with its entry's id, outermost first. */
 function addressesOf(entries: readonly EntryDefinition[]): { id: string; steps: string[] }[] {
-  return entries.flatMap(({ id, href = '', entries: below = [] }) => [
-    { id, steps: href.split('/').filter(Boolean) },
+  return entries.flatMap(({ id, href, entries: below = [] }) => [
+    { id, steps: String(href).split('/').filter(Boolean) },
     ...addressesOf(below),
   ]);
 }

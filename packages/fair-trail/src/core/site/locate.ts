@@ -1,8 +1,9 @@
 import { parseUrl } from './address.ts';
-import { lineage, type Entry } from './entry.ts';
+import { lineage, textIn, type Entry } from './entry.ts';
+import { hrefOf } from './hrefs.ts';
 import { fill, labelOf } from './labels.ts';
 import { decodeSegment } from './pathname.ts';
-import type { SiteRecords } from './records.ts';
+import { sameParams, type SiteRecords } from './records.ts';
 import type { Site } from './site.ts';
 
 /**
@@ -15,18 +16,26 @@ export type PositionStatus = 'exact' | 'inside' | 'unknown';
 export interface Position {
   readonly entry: Entry | null;
   readonly status: PositionStatus;
-  /** The values of the address's params, percent-decoded. */
+  /** The values of the address's params, percent-decoded, and of those keys of the query that the entry names. */
   readonly params: Readonly<Record<string, string>>;
   /** The entry's ancestors, outermost first, and the entry itself last; empty where the position is unknown. */
   readonly path: readonly Entry[];
+  /** The language that the address is in. */
+  readonly language: string;
+  /** For an old address of the entry, the one to go on to, without the old one's query and hash; otherwise null. */
+  readonly movedTo: string | null;
 }
 
-/** Any `URL` or `Location`: its pathname counts, its origin does not. */
+/** Any `URL` or `Location`: its pathname and query count, its origin does not. */
 export interface AddressParts {
   readonly pathname: string;
+  readonly search?: string;
 }
 
-export const unknownPosition: Position = { entry: null, status: 'unknown', params: {}, path: [] };
+/** Nowhere that the site knows, in its own language. */
+export function unknownPosition(site: Site, language = site.language): Position {
+  return { entry: null, status: 'unknown', params: {}, path: [], language, movedTo: null };
+}
 
 /** Stands in for the origin of a site that does not name one. The `.invalid` domain is reserved by RFC 2606. */
 const anyOrigin = 'https://site.invalid';
@@ -35,47 +44,72 @@ const anyOrigin = 'https://site.invalid';
  * The position of an address. Never throws: an address that cannot be read is `unknown`.
  *
  * @param url a URL reference, resolved against the site's origin, which it must keep; or a `URL` or `Location`, of which
- *   the pathname alone counts. Query and hash are ignored, and so is a trailing or doubled slash; case counts.
+ *   pathname and query alone count. The hash is ignored, and so are a trailing or doubled slash and every key of the
+ *   query that the entry does not name; case counts, unless the site was defined otherwise.
  */
 export function locate(site: Site, url: string | AddressParts): Position {
-  const pathname = typeof url === 'string' ? pathnameWithin(site, url) : url.pathname;
-  const segments = pathname === null ? null : segmentsBelow(site.base, pathname);
-  const match = segments && site.matcher.match(segments);
-  if (!match) return unknownPosition;
+  const address = typeof url === 'string' ? addressWithin(site, url) : url;
+  const segments = address && segmentsBelow(site, address.pathname);
+  if (!segments) return unknownPosition(site);
+
+  // A prefix counts only where no page of the site's own language is meant by it.
+  const [first = ''] = segments;
+  const language = first !== site.language && site.languages.includes(first) ? first : site.language;
+  const match = site.matchers[language]?.match(language === site.language ? segments : segments.slice(1));
+  if (!match) return unknownPosition(site, language);
+  const params = { ...match.params, ...queryParams(match.entry, address.search ?? '') };
   return {
     entry: match.entry,
     status: match.exact ? 'exact' : 'inside',
-    params: match.params,
+    params,
     path: lineage(match.entry),
+    language,
+    movedTo: match.moved && match.exact ? hrefOf(site, match.entry, match.params, language) : null,
   };
 }
 
-function pathnameWithin(site: Site, reference: string): string | null {
+function addressWithin(site: Site, reference: string): AddressParts | null {
   const base = site.origin ?? anyOrigin;
-  const url = parseUrl(reference, base + site.base + '/');
+  const url = parseUrl(reference, `${base}${site.base}/`);
   if (!url || (url.protocol !== 'http:' && url.protocol !== 'https:')) return null;
   const isAbsolute = /^[a-z][a-z\d+.-]*:/iu.test(reference.trimStart());
   // Without an origin of its own, a site cannot tell whose address this is, and takes the asker's word for it.
   if (url.origin !== base && (site.origin !== null || !isAbsolute)) return null;
-  return url.pathname;
+  return url;
 }
 
 /** The segments after the base path, or null where the address lies outside it. */
-function segmentsBelow(base: string, pathname: string): readonly string[] | null {
+function segmentsBelow({ base, caseSensitive }: Site, pathname: string): readonly string[] | null {
   const segments = pathname.split('/').filter(Boolean).map(decodeSegment);
   if (base === '') return segments;
+  const fold = (text = '') => (caseSensitive ? text : text.toLowerCase());
   const steps = base.slice(1).split('/').map(decodeSegment);
-  return steps.every((step, index) => step === segments[index]) ? segments.slice(steps.length) : null;
+  return steps.every((step, index) => fold(step) === fold(segments[index])) ? segments.slice(steps.length) : null;
 }
 
-/** Whether two positions are the same place: the same entry, as sure, with the same params. */
+/** The values of the keys that the entry names; of a key that stands twice, the first. */
+function queryParams(entry: Entry, search: string): Readonly<Record<string, string>> {
+  if (entry.query.length === 0 || search.length < 2) return {};
+  const found: Record<string, string> = {};
+  for (const pair of search.slice(1).split('&')) {
+    const [key = '', ...value] = pair.split('=');
+    const name = decodeSegment(key.replaceAll('+', ' '));
+    // The names are the entry's own, which are checked, so none of them is a field of every object.
+    if (entry.query.includes(name) && !Object.hasOwn(found, name)) {
+      found[name] = decodeSegment(value.join('=').replaceAll('+', ' '));
+    }
+  }
+  return found;
+}
+
+/** Whether two positions are the same place: the same entry, as sure, with the same params, in the same language. */
 export function samePosition(one: Position, other: Position): boolean {
-  const names = Object.keys(one.params);
   return (
     one.entry === other.entry &&
     one.status === other.status &&
-    names.length === Object.keys(other.params).length &&
-    names.every((name) => one.params[name] === other.params[name])
+    one.language === other.language &&
+    one.movedTo === other.movedTo &&
+    sameParams(one.params, other.params)
   );
 }
 
@@ -83,7 +117,10 @@ export function samePosition(one: Position, other: Position): boolean {
  * The document title of a position, made from the site's template. An address that is no page takes `notFoundLabel`.
  */
 export function titleOf(site: Site, position: Position, notFoundLabel: string, records: SiteRecords = {}): string {
-  const { entry, params, status } = position;
-  const label = entry && status === 'exact' ? labelOf(entry, params, records) : notFoundLabel;
-  return fill(site.title, { label, site: site.name });
+  const { entry, params, status, language } = position;
+  const label = entry && status === 'exact' ? labelOf(site, entry, { params, records, language }) : notFoundLabel;
+  return fill(textIn(site.titles, language, site.language), {
+    label,
+    site: textIn(site.names, language, site.language),
+  });
 }

@@ -4,8 +4,10 @@ import type { Token } from './pathname.ts';
  * The values of the params and wildcards, or null where the text does not fit as a whole. A param takes as little as it
  * can and a wildcard as much, as in the URL Pattern standard. What can follow is worked out from the end, once for each
  * token and place, so the time is the text's length times the number of tokens, whatever they are.
+ *
+ * @param source what the values are taken from, where `text` is the same with its case folded
  */
-export function matchTokens(tokens: readonly Token[], text: string): string[] | null {
+export function matchTokens(tokens: readonly Token[], text: string, source = text): string[] | null {
   const last = new Uint8Array(text.length + 1);
   last[text.length] = 1;
   /** At `[token][place]`, whether the tokens from there on fit the text from there on. */
@@ -27,7 +29,7 @@ export function matchTokens(tokens: readonly Token[], text: string): string[] | 
       return;
     }
     const end = token.kind === 'param' ? shortest(place, after) : longest(token.filled, place, text, after);
-    values.push(text.slice(place, end));
+    values.push((source.length === text.length ? source : text).slice(place, end));
     place = end;
   });
   return values;

@@ -18,6 +18,7 @@ interface Node {
 
 interface End {
   readonly entry: Entry;
+  readonly moved: boolean;
   readonly names: readonly string[];
 }
 
@@ -26,6 +27,16 @@ export interface Match {
   readonly params: Readonly<Record<string, string>>;
   /** False where the address goes on below the entry. */
   readonly exact: boolean;
+  /** True where the address is an old one. */
+  readonly moved: boolean;
+}
+
+/** One address of an entry. */
+export interface Place {
+  readonly entry: Entry;
+  readonly path: Path;
+  /** True for an old address, which leads on to the entry's own. */
+  readonly moved: boolean;
 }
 
 export interface Matcher {
@@ -33,10 +44,12 @@ export interface Matcher {
   match(segments: readonly string[]): Match | null;
 }
 
-export function createMatcher(places: Iterable<{ readonly entry: Entry; readonly path: Path }>): Matcher {
+/** @param caseSensitive whether text must be in the same case */
+export function createMatcher(places: Iterable<Place>, caseSensitive: boolean): Matcher {
+  const fold = caseSensitive ? (text: string) => text : (text: string) => text.toLowerCase();
   const root = createNode();
-  for (const { entry, path } of places) addPlace(root, entry, path);
-  return { match: (segments) => search(root, segments) };
+  for (const place of places) addPlace(root, place, fold);
+  return { match: (segments) => search(root, segments, fold) };
 }
 
 function createNode(): Node {
@@ -51,23 +64,26 @@ function createNode(): Node {
   };
 }
 
-function addPlace(root: Node, entry: Entry, path: Path): void {
-  const end: End = { entry, names: path.flatMap(namesOf) };
+function addPlace(root: Node, { entry, path, moved }: Place, fold: (text: string) => string): void {
+  const end: End = { entry, moved, names: path.flatMap(namesOf) };
+  const foldTokens = (tokens: readonly Token[]) =>
+    tokens.map((token) => (token.kind === 'text' ? { ...token, text: fold(token.text) } : token));
   let node = root;
   for (const segment of path) {
     if (segment.kind === 'literal') {
       const literals = (node.literals ??= new Map<string, Node>());
-      let next = literals.get(segment.text);
-      if (!next) literals.set(segment.text, (next = createNode()));
+      const text = fold(segment.text);
+      let next = literals.get(text);
+      if (!next) literals.set(text, (next = createNode()));
       node = next;
     } else if (segment.kind === 'param') {
       node = node.param ??= createNode();
     } else if (segment.kind === 'mixed') {
-      node = mixedChild(node, segment.tokens);
+      node = mixedChild(node, foldTokens(segment.tokens));
     } else {
       // These two take in all that is left, so nothing comes after them.
       if (segment.kind === 'wildcard') node.wildcard ??= { ...end, filled: segment.filled };
-      else (node.tails ??= []).push({ tokens: segment.tokens, end });
+      else (node.tails ??= []).push({ tokens: foldTokens(segment.tokens), end });
       node.tails?.sort(bySpecificity);
       return;
     }
@@ -96,7 +112,7 @@ function shapeOf(tokens: readonly Token[]): string {
   return tokens.map(tokenKey).join('');
 }
 
-function search(root: Node, segments: readonly string[]): Match | null {
+function search(root: Node, segments: readonly string[], fold: (text: string) => string): Match | null {
   const values: string[] = [];
   let deepest: { end: End; values: string[]; depth: number } | null = null;
 
@@ -108,12 +124,12 @@ function search(root: Node, segments: readonly string[]): Match | null {
 
   const walkSegments = (node: Node, index: number): End | null => {
     const segment = segments[index] ?? '';
-    const literal = node.literals?.get(segment);
+    const literal = node.literals?.get(fold(segment));
     let end = literal ? walk(literal, index + 1) : null;
     if (end) return end;
     const before = values.length;
     for (const { tokens, node: next } of node.mixed ?? []) {
-      const taken = matchTokens(tokens, segment);
+      const taken = matchTokens(tokens, fold(segment), segment);
       if (!taken) continue;
       values.push(...taken);
       if ((end = walk(next, index + 1))) return end;
@@ -130,7 +146,7 @@ function search(root: Node, segments: readonly string[]): Match | null {
     if (!node.tails && !node.wildcard) return null;
     const rest = segments.slice(index).join('/');
     for (const { tokens, end } of node.tails ?? []) {
-      const taken = matchTokens(tokens, rest) ?? matchWithSlash(tokens, rest);
+      const taken = matchTokens(tokens, fold(rest), rest) ?? matchWithSlash(tokens, fold(rest), rest);
       if (!taken) continue;
       values.push(...taken);
       return end;
@@ -148,18 +164,18 @@ function search(root: Node, segments: readonly string[]): Match | null {
   };
 
   const end = walk(root, 0);
-  if (end) return { entry: end.entry, params: toParams(end.names, values), exact: true };
+  if (end) return toMatch(end, values, true);
   const inside = deepest as { end: End; values: string[] } | null;
-  return inside && { entry: inside.end.entry, params: toParams(inside.end.names, inside.values), exact: false };
+  return inside && toMatch(inside.end, inside.values, false);
 }
 
 /** As `/a/*` takes in `/a`, so does a tail that ends in `/*`. */
-function matchWithSlash(tokens: readonly Token[], rest: string): string[] | null {
+function matchWithSlash(tokens: readonly Token[], rest: string, source: string): string[] | null {
   const [before, last] = tokens.slice(-2);
   const endsOpen = last?.kind === 'wildcard' && !last.filled && before?.kind === 'text' && before.text.endsWith('/');
-  return endsOpen ? matchTokens(tokens, `${rest}/`) : null;
+  return endsOpen ? matchTokens(tokens, `${rest}/`, `${source}/`) : null;
 }
 
-function toParams(names: readonly string[], values: readonly string[]): Readonly<Record<string, string>> {
-  return Object.fromEntries(names.map((name, index) => [name, values[index] ?? '']));
+function toMatch({ entry, names, moved }: End, values: readonly string[], exact: boolean): Match {
+  return { entry, params: Object.fromEntries(names.map((name, index) => [name, values[index] ?? ''])), exact, moved };
 }

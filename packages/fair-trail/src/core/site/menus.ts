@@ -1,21 +1,34 @@
-import { mayAccess, type Entry } from './entry.ts';
+import { mayAccess, textIn, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf, ownParams } from './labels.ts';
 import { unknownPosition, type Position } from './locate.ts';
-import { recordsOf, sameParams, type SiteRecords } from './records.ts';
+import { recordsOf, sameParams, type SiteRecord, type SiteRecords } from './records.ts';
 import type { MenuNode, Site } from './site.ts';
 
 /** What a menu item shows of the position: the page itself, a section that holds it, or nothing. */
 export type Mark = 'page' | 'section' | null;
 
+/**
+ * What an item is: a `link`; a `group` of others without an address; a `divider`; a `reserved` cell, kept for what a
+ * visitor may turn out to see; or, in the place of records, that they are `loading`, that it `failed`, or that there
+ * are none (`empty`).
+ */
+export type MenuItemKind = 'link' | 'group' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
+
 /** One item of a menu, with everything in it decided. */
 export interface MenuItem {
-  /** Null for a group that exists only in the menu. */
+  readonly kind: MenuItemKind;
+  /** Null for dividers, for reserved cells, and for a group that exists only in the menu. */
   readonly entry: Entry | null;
   readonly params: Readonly<Record<string, string>>;
+  /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
-  /** Null for an unlinked group. */
+  /** Null where there is no link. */
   readonly href: string | null;
+  readonly summary: string | null;
+  readonly badge: string | null;
+  /** The name of the icon: the entry's `currentIcon` while it is marked. */
+  readonly icon: string | null;
   readonly mark: Mark;
   readonly items: readonly MenuItem[];
 }
@@ -24,10 +37,14 @@ export interface MenuItem {
 export interface Visit {
   /** Default: nowhere, so that nothing is marked. */
   readonly position?: Position;
-  /** The audiences that the visitor is in. Default: none. */
-  readonly audience?: readonly string[];
+  /** The audiences that the visitor is in, or `unknown` while the app does not know yet. Default: none. */
+  readonly audience?: Audience;
   /** The records as they are known now. Default: none. */
   readonly records?: SiteRecords;
+  /** Badges that are known only now, by the entry's id. They go before those in the site file. Default: none. */
+  readonly badges?: Readonly<Record<string, string>>;
+  /** The language of labels and addresses. Default: that of the position. */
+  readonly language?: string;
 }
 
 /**
@@ -37,89 +54,138 @@ export interface Visit {
  * @returns an empty list for a menu that the site does not have
  */
 export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly MenuItem[] {
-  const position = visit.position ?? unknownPosition;
-  const context: Context = {
-    site,
-    position,
-    depths: new Map(position.path.map((entry, index) => [entry, index])),
-    audience: visit.audience ?? [],
-    records: visit.records ?? {},
-  };
-  return marked(
-    (site.menus.get(menu) ?? []).flatMap((node) => resolve(node, context)),
-    context,
-  );
+  const position = visit.position ?? unknownPosition(site);
+  return new MenuResolver(site, position, visit).list(site.menus.get(menu) ?? []);
 }
 
-interface Context {
-  readonly site: Site;
-  readonly position: Position;
+const nothing: MenuItem = {
+  kind: 'divider',
+  entry: null,
+  params: {},
+  label: '',
+  href: null,
+  summary: null,
+  badge: null,
+  icon: null,
+  mark: null,
+  items: [],
+};
+
+class MenuResolver {
+  readonly #site: Site;
+  readonly #position: Position;
   /** How deep each entry of the position's path lies. */
-  readonly depths: ReadonlyMap<Entry, number>;
-  readonly audience: readonly string[];
-  readonly records: SiteRecords;
-}
+  readonly #depths: ReadonlyMap<Entry, number>;
+  readonly #audience: Audience;
+  readonly #records: SiteRecords;
+  readonly #badges: Readonly<Record<string, string>>;
+  readonly #language: string;
 
-function resolve(node: MenuNode, context: Context): MenuItem[] {
-  if (node.kind === 'entry') return resolveEntry(node.entry, node.depth, context);
-  const items = marked(
-    node.nodes.flatMap((child) => resolve(child, context)),
-    context,
-  );
-  // A group that this visitor would find empty is not shown to them.
-  return items.length > 0 ? [{ entry: null, params: {}, label: node.label, href: null, mark: null, items }] : [];
-}
-
-function resolveEntry(entry: Entry, depth: number, context: Context): MenuItem[] {
-  if (!mayAccess(entry, context.audience)) return [];
-  if (entry.records !== null) {
-    return recordsOf(entry, context.records).flatMap(({ params }) => toItem(entry, params, [], context));
+  constructor(site: Site, position: Position, visit: Visit) {
+    this.#site = site;
+    this.#position = position;
+    this.#depths = new Map(position.path.map((entry, index) => [entry, index]));
+    this.#audience = visit.audience ?? [];
+    this.#records = visit.records ?? {};
+    this.#badges = visit.badges ?? {};
+    this.#language = visit.language ?? position.language;
   }
-  // A group without an address is nothing without what it groups, so it does not count as a level.
-  const below = entry.href === null ? depth : depth - 1;
-  const items = below > 0 ? entry.entries.flatMap((child) => resolveEntry(child, below, context)) : [];
-  return toItem(entry, {}, marked(items, context), context);
+
+  list(nodes: readonly MenuNode[]): readonly MenuItem[] {
+    return this.#marked(withoutLooseDividers(nodes.flatMap((node) => this.#resolve(node))));
+  }
+
+  #resolve(node: MenuNode): readonly MenuItem[] {
+    if (node.kind === 'divider') return [nothing];
+    if (node.kind === 'entry') return this.#resolveEntry(node.entry, node.depth, node.params);
+    if (node.kind === 'choice') {
+      // The first that there is; while that is not known, its reserved cell stands for all that could come.
+      return node.nodes.map((child) => this.#resolve(child)).find((items) => items.length > 0) ?? [];
+    }
+    const items = this.list(node.nodes);
+    // A group that this visitor would find empty is not shown to them.
+    if (items.length === 0) return [];
+    return [{ ...nothing, kind: 'group', label: textIn(node.labels, this.#language, this.#site.language), items }];
+  }
+
+  #resolveEntry(entry: Entry, depth: number, params: Readonly<Record<string, string>>): readonly MenuItem[] {
+    const access = mayAccess(entry, this.#audience);
+    if (access === null) return [{ ...nothing, kind: 'reserved' }];
+    if (!access) return [];
+    if (entry.records !== null && Object.keys(params).length === 0) return this.#resolveRecords(entry);
+    // A group without an address is nothing without what it groups, so it does not count as a level.
+    const below = entry.href === null ? depth : depth - 1;
+    const items = below > 0 ? entry.entries.flatMap((child) => this.#resolveEntry(child, below, {})) : [];
+    return this.#item(entry, params, this.#marked(items));
+  }
+
+  #resolveRecords(entry: Entry): readonly MenuItem[] {
+    const list = recordsOf(entry, this.#records);
+    if (list === null) return [];
+    if (typeof list === 'string') return [{ ...nothing, kind: list, entry }];
+    if (list.length === 0) return [{ ...nothing, kind: 'empty', entry }];
+    return list.flatMap(({ params }: SiteRecord) => this.#item(entry, params, []));
+  }
+
+  #item(entry: Entry, params: Readonly<Record<string, string>>, items: readonly MenuItem[]): readonly MenuItem[] {
+    const href = hrefOf(this.#site, entry, params, this.#language);
+    // What cannot be linked to is worth a place only for what it holds.
+    if (href === null && items.length === 0) return [];
+    const text = (texts: Entry['badges']) => texts && textIn(texts, this.#language, this.#site.language);
+    const badge = Object.hasOwn(this.#badges, entry.id) ? this.#badges[entry.id] : text(entry.badges);
+    const item: MenuItem = {
+      kind: href === null ? 'group' : 'link',
+      entry,
+      params,
+      label: labelOf(this.#site, entry, { params, records: this.#records, language: this.#language }),
+      href,
+      summary: text(entry.summaries),
+      badge: badge ?? null,
+      icon: entry.icon,
+      mark: null,
+      items,
+    };
+    return [item];
+  }
+
+  /** The siblings, with the one that fits the position best marked. */
+  #marked(items: readonly MenuItem[]): readonly MenuItem[] {
+    let best = 0;
+    let bestIndex = -1;
+    items.forEach((item, index) => {
+      const rank = this.#rankOf(item);
+      if (rank > best) [best, bestIndex] = [rank, index];
+    });
+    if (bestIndex < 0) return items;
+    const mark: Mark = best === Number.POSITIVE_INFINITY ? 'page' : 'section';
+    return items.map((item, index) =>
+      index === bestIndex ? { ...item, mark, icon: item.entry?.currentIcon ?? item.icon } : item,
+    );
+  }
+
+  /** How well an item fits: not at all (0), through what it holds, as an ancestor, or as the page itself. */
+  #rankOf(item: MenuItem): number {
+    const { entry } = item;
+    const throughItems = item.items.some((below) => below.mark !== null) ? 1 : 0;
+    if (entry === null || (item.kind !== 'link' && item.kind !== 'group')) return throughItems;
+    const depth = this.#depths.get(entry);
+    if (depth === undefined) return throughItems;
+
+    // A param that stands for nothing, as a wildcard may, is the same as none.
+    const given = Object.entries(ownParams(entry, this.#position.params)).filter(([, value]) => value !== '');
+    const isSamePlace = sameParams(item.params, Object.fromEntries(given));
+    const { entry: current, status } = this.#position;
+    if (isSamePlace && entry === current && status === 'exact') return Number.POSITIVE_INFINITY;
+    // An item for one place is no section of another; one for the whole entry is the section of all in it.
+    if (Object.keys(item.params).length > 0 && !isSamePlace) return throughItems;
+    // The entry at "/" is nobody's section: it would be lit on every page.
+    return entry.isRoot ? throughItems : depth + 2;
+  }
 }
 
-function toItem(
-  entry: Entry,
-  params: Readonly<Record<string, string>>,
-  items: readonly MenuItem[],
-  { site, records }: Context,
-): MenuItem[] {
-  const href = hrefOf(site, entry, params);
-  // What cannot be linked to is worth a place only for what it holds.
-  if (href === null && items.length === 0) return [];
-  return [{ entry, params, label: labelOf(entry, params, records), href, mark: null, items }];
-}
-
-/** The siblings, with the one that fits the position best marked. */
-function marked(items: readonly MenuItem[], context: Context): readonly MenuItem[] {
-  let best = 0;
-  let bestIndex = -1;
-  items.forEach((item, index) => {
-    const rank = rankOf(item, context);
-    if (rank > best) [best, bestIndex] = [rank, index];
-  });
-  if (bestIndex < 0) return items;
-  const mark: Mark = best === Number.POSITIVE_INFINITY ? 'page' : 'section';
-  return items.map((item, index) => (index === bestIndex ? { ...item, mark } : item));
-}
-
-/** How well an item fits the position: not at all (0), through what it holds, as an ancestor, or as the page itself. */
-function rankOf(item: MenuItem, { position, depths }: Context): number {
-  const { entry } = item;
-  const depth = entry ? depths.get(entry) : undefined;
-  const throughItems = item.items.some((below) => below.mark !== null) ? 1 : 0;
-  if (entry === null || depth === undefined) return throughItems;
-
-  // A param that stands for nothing, as a wildcard may, is the same as none.
-  const given = Object.entries(ownParams(entry, position.params)).filter(([, value]) => value !== '');
-  const isSamePlace = sameParams(item.params, Object.fromEntries(given));
-  if (isSamePlace && entry === position.entry && position.status === 'exact') return Number.POSITIVE_INFINITY;
-  // One record is no section of another; any other entry is the section of all that its address takes in.
-  if (entry.records !== null && !isSamePlace) return throughItems;
-  // The entry at "/" is nobody's section: it would be lit on every page.
-  const isRoot = entry.paths.some((path) => path.length === 0);
-  return isRoot ? throughItems : depth + 2;
+/** No divider stands at an end or beside another: what was between them may be hidden from this visitor. */
+function withoutLooseDividers(items: readonly MenuItem[]): readonly MenuItem[] {
+  const isDivider = (item: MenuItem | undefined) => item === undefined || item.kind === 'divider';
+  const single = items.filter((item, index) => !isDivider(item) || !isDivider(items[index - 1]));
+  return isDivider(single.at(-1)) ? single.slice(0, -1) : single;
 }

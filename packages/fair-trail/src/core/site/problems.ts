@@ -63,9 +63,25 @@ const catalogue = {
     ({ value, other }) => `The path "${value}" cannot be read: ${other}.`,
     () => 'Use text, ":name", "*" and "{…}?"; put "\\" before a special character that stands for itself.',
   ),
-  'alias-params': fatal(
-    ({ value, other }) => `The alias "${value}" does not have the params of "${other}".`,
+  'params-differ': fatal(
+    ({ value, other }) => `"${value}" does not have the params of "${other}".`,
     () => 'Use the same names in both, so that a link to the place can be written from either.',
+  ),
+  'query-name-taken': fatal(
+    ({ value }) => `The key "${value}" of the query is also a param of the path.`,
+    () => 'Give one of the two another name.',
+  ),
+  'unknown-language': fatal(
+    ({ value, expected }) => `"${value}" is not a language of this site. Its languages are ${expected}.`,
+    ({ value }) => `Add "${value}" to the "languages" of the site, or remove it here.`,
+  ),
+  'unknown-audience': fatal(
+    ({ value }) => `"${value}" is not among the audiences of this site.`,
+    ({ other }) => (other ? `Did you mean "${other}"?` : 'Add it to the "audiences" of the site, or remove it here.'),
+  ),
+  'prefix-taken': fatal(
+    ({ value, other }) => `The address at ${other} begins with "/${value}", which is the prefix of a language.`,
+    () => 'Give the entry another address: with this one, nobody could come to it.',
   ),
   'needs-path': fatal(
     ({ value }) => `"${value}" needs an href that is a path of this site.`,
@@ -91,6 +107,14 @@ const catalogue = {
     ({ value, other }) => `The entry "${value}" is already in this list, at ${other}.`,
     () => 'Name it once. Only the first can be marked.',
   ),
+  'menu-param-name': fatal(
+    ({ value, other }) => `The entry "${other}" has no param "${value}".`,
+    ({ expected }) => (expected ? `Its params are ${expected}.` : 'Remove the params: its address has none.'),
+  ),
+  'flex-syntax': fatal(
+    ({ value }) => `"${value}" is not a value of the CSS flex shorthand.`,
+    () => 'Write one to three values, such as "1", "0 1 auto" or "2 1 8em"; or "none", "auto" or "initial".',
+  ),
   'origin-syntax': fatal(
     ({ value }) => `"${value}" is not an origin.`,
     () => 'Write the scheme and the host alone, such as "https://marram.example".',
@@ -102,6 +126,55 @@ const catalogue = {
   'unknown-placeholder': advisory(
     ({ value, other }) => `"{${value}}" in the ${other} stands for nothing, and is shown as it is.`,
     ({ expected }) => (expected ? `What can be filled here: ${expected}.` : 'Nothing can be filled here: remove it.'),
+  ),
+  'address-shadowed': advisory(
+    ({ value, other }) => `Addresses such as "${value}" are taken by the more specific entry at ${other}.`,
+    () => 'Give one of the two another address.',
+  ),
+  'addresses-overlap': advisory(
+    ({ value, other }) =>
+      `Some addresses fit both "${value}" and the one at ${other}, and neither is the more specific.`,
+    () => 'If that is not meant, give one of the two another address; the earlier segment decides.',
+  ),
+  'placeholder-link': advisory(
+    ({ value }) => `"${value}" looks like a placeholder: nobody can visit it.`,
+    () => 'Write the real address, or remove the entry until there is one.',
+  ),
+  'destination-repeats': advisory(
+    ({ value, other }) => `The entry at ${other} leads to "${value}" too, under another label.`,
+    () => 'Use one entry, so that one place has one name.',
+  ),
+  'label-repeats': advisory(
+    ({ value, other }) => `In this menu "${value}" also leads elsewhere, at ${other}.`,
+    () => 'Give them labels that tell them apart.',
+  ),
+  'unreachable-entry': advisory(
+    ({ value }) => `No menu has the entry "${value}", nor any entry above it.`,
+    () => 'Name it, or a section above it, in a menu.',
+  ),
+  'menu-too-long': advisory(
+    ({ value, expected }) => `This list has ${value} items; more than ${expected} are hard to use.`,
+    () => 'Group them, or move some one level down.',
+  ),
+  'label-too-long': advisory(
+    ({ value, expected }) => `The label "${value}" is longer than ${expected} characters.`,
+    () => 'Shorten it, and say the rest in the "summary".',
+  ),
+  'missing-language': advisory(
+    ({ value }) => `There is no text in "${value}" here, so the site's own language stands in for it.`,
+    ({ value }) => `Add the text in "${value}".`,
+  ),
+  'unused-audience': advisory(
+    ({ value }) => `No entry is for the audience "${value}".`,
+    () => 'Remove it, or name it in an entry.',
+  ),
+  'missing-icon': advisory(
+    ({ value }) => `The entry "${value}" has no icon, and others in this menu have one.`,
+    () => 'Give all of a menu icons, or none: a rail shows nothing else.',
+  ),
+  'planned-entry': advisory(
+    ({ value }) => `The page of "${value}" does not exist yet.`,
+    () => 'Build it, or take the entry out of the release.',
   ),
   'too-deep': fatal(
     ({ expected }) => `The entries are nested more than ${expected} levels deep.`,

@@ -1,8 +1,20 @@
 import type { Entry } from './entry.ts';
-import { below, readList, readName, readObject, readRequired, readText, type Place } from './fields.ts';
+import {
+  below,
+  readList,
+  readName,
+  readObject,
+  readOptional,
+  readRecord,
+  readRequired,
+  readText,
+  readTexts,
+  type Languages,
+  type Place,
+} from './fields.ts';
 import { nearest } from './nearest.ts';
-import { problem } from './problems.ts';
 import type { Path } from './pathname.ts';
+import { problem } from './problems.ts';
 import type { MenuNode } from './site.ts';
 
 /** Menus may nest a little deeper than anyone would want, and no deeper: reading them recurses. */
@@ -11,75 +23,125 @@ const mostLevels = 32;
 export function readMenus(
   value: unknown,
   byId: ReadonlyMap<string, Entry>,
+  languages: Languages,
   place: Place,
 ): ReadonlyMap<string, readonly MenuNode[]> | null {
-  const object = readObject(value, Object.keys(value ?? {}), place);
+  const object = readRecord(value, place);
   if (!object) return null;
+  const reader = new MenuReader(byId, languages);
   const menus = new Map<string, readonly MenuNode[]>();
   for (const name of Object.keys(object)) {
     const at = below(place, name);
     readName(name, 'the name of a menu', at);
-    menus.set(name, readNodes(object[name], byId, 1, at) ?? []);
+    menus.set(name, reader.readNodes(object[name], 1, at) ?? []);
   }
   return menus;
 }
 
-function readNodes(value: unknown, byId: ReadonlyMap<string, Entry>, level: number, place: Place): MenuNode[] | null {
-  if (level > mostLevels) {
-    place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
-    return null;
+class MenuReader {
+  readonly #byId: ReadonlyMap<string, Entry>;
+  readonly #languages: Languages;
+
+  constructor(byId: ReadonlyMap<string, Entry>, languages: Languages) {
+    this.#byId = byId;
+    this.#languages = languages;
   }
-  const seen = new Map<string, string>();
-  return readList(
-    value,
-    (member, at) => {
-      const node = readNode(member, byId, level, at);
+
+  readNodes(value: unknown, level: number, place: Place): MenuNode[] | null {
+    if (level > mostLevels) {
+      place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
+      return null;
+    }
+    const seen = new Map<string, string>();
+    const readMember = (member: unknown, at: Place) => {
+      const node = this.#readNode(member, level, at);
       if (node?.kind !== 'entry') return node;
-      const other = seen.get(node.entry.id);
-      if (other === undefined) seen.set(node.entry.id, at.pointer);
+      const key = JSON.stringify([node.entry.id, node.params]);
+      const other = seen.get(key);
+      if (other === undefined) seen.set(key, at.pointer);
       else at.problems.push(problem('menu-repeats', at.pointer, { value: node.entry.id, other }));
       return node;
-    },
-    place,
-  );
-}
-
-function readNode(value: unknown, byId: ReadonlyMap<string, Entry>, level: number, place: Place): MenuNode | null {
-  if (typeof value === 'string') return readEntryNode(value, 1, byId, place);
-  const isGroup = typeof value === 'object' && value !== null && !Object.hasOwn(value, 'entry');
-  const object = readObject(value, isGroup ? ['label', 'entries'] : ['entry', 'depth'], place);
-  if (!object) return null;
-  if (isGroup) {
-    const label = readRequired(object, 'label', 'the title of the group', (v, at) => readText(v, 'label', at), place);
-    const readBelow = (list: unknown, at: Place) => readNodes(list, byId, level + 1, at);
-    const nodes = readRequired(object, 'entries', 'a list of ids', readBelow, place);
-    return { kind: 'group', label: label ?? '', nodes: nodes ?? [] };
+    };
+    return readList(value, readMember, place);
   }
-  const depth = Object.hasOwn(object, 'depth') ? readDepth(object['depth'], below(place, 'depth')) : 1;
-  return readEntryNode(object['entry'], depth, byId, below(place, 'entry'));
+
+  #readNode(value: unknown, level: number, place: Place): MenuNode | null {
+    if (typeof value === 'string') return this.#readEntry(value, 1, {}, place);
+    const fields = fieldsOf(value);
+    const object = readObject(value, fields, place);
+    if (!object) return null;
+    if (fields.includes('divider')) return readDivider(object, place);
+    const readBelow = (list: unknown, at: Place) => this.readNodes(list, level + 1, at);
+    if (fields.includes('either')) {
+      const nodes = readRequired(object, 'either', 'a list of ids', readBelow, place);
+      return { kind: 'choice', nodes: nodes ?? [] };
+    }
+    if (fields.includes('label')) {
+      const readLabel = (text: unknown, at: Place) => readTexts(text, 'label', this.#languages, at);
+      const labels = readRequired(object, 'label', 'the title of the group', readLabel, place);
+      const nodes = readRequired(object, 'entries', 'a list of ids', readBelow, place);
+      return { kind: 'group', labels: labels ?? {}, nodes: nodes ?? [] };
+    }
+    const depth = readOptional(object, 'depth', readDepth, place) ?? 1;
+    const params = readOptional(object, 'params', readParams, place) ?? {};
+    return this.#readEntry(object['entry'], depth, params, below(place, 'entry'));
+  }
+
+  #readEntry(value: unknown, depth: number, params: Readonly<Record<string, string>>, place: Place): MenuNode | null {
+    const id = readText(value, 'id', place);
+    if (id === null) return null;
+    const entry = this.#byId.get(id);
+    if (!entry) {
+      const other = nearest(id, this.#byId.keys());
+      place.problems.push(problem('unknown-entry', place.pointer, { value: id, ...(other && { other }) }));
+      return null;
+    }
+    const given = Object.keys(params);
+    const quoted = entry.paramNames.map((name) => `"${name}"`).join(', ');
+    for (const name of given) {
+      if (entry.paramNames.includes(name)) continue;
+      const details = { value: name, other: id, ...(quoted && { expected: quoted }) };
+      place.problems.push(problem('menu-param-name', place.pointer, details));
+    }
+    const needed = entry.paramNames.some((name) => !entry.query.includes(name) && !given.includes(name));
+    const ways = entry.paths[this.#languages.own] ?? [];
+    if (needed && entry.records === null && !ways.some(isPlain)) {
+      place.problems.push(problem('menu-params', place.pointer, { value: id, other: quoted }));
+    }
+    return { kind: 'entry', entry, depth, params };
+  }
 }
 
-function readDepth(value: unknown, place: Place): number {
-  if (Number.isInteger(value) && (value as number) >= 1) return value as number;
-  const written = typeof value === 'number' ? String(value) : `not a number`;
+/** The fields of the kind of item that a value is most like; an entry's, where it is like none. */
+function fieldsOf(value: unknown): readonly string[] {
+  const has = (field: string) => typeof value === 'object' && value !== null && Object.hasOwn(value, field);
+  if (has('divider')) return ['divider'];
+  if (has('either')) return ['either'];
+  // A value with neither is more likely a group that lacks something: an entry alone would be written as its id.
+  return has('entry') ? ['entry', 'depth', 'params'] : ['label', 'entries'];
+}
+
+function readDivider(object: Readonly<Record<string, unknown>>, place: Place): MenuNode | null {
+  if (object['divider'] === true) return { kind: 'divider' };
+  const at = below(place, 'divider');
+  at.problems.push(problem('wrong-type', at.pointer, { value: 'something else', expected: 'true' }));
+  return null;
+}
+
+function readDepth(value: unknown, place: Place): number | null {
+  if (typeof value === 'number' && Number.isInteger(value) && value >= 1) return value;
+  const written = typeof value === 'number' ? String(value) : 'not a number';
   place.problems.push(problem('wrong-type', place.pointer, { value: written, expected: 'a whole number from 1' }));
-  return 1;
+  return null;
 }
 
-function readEntryNode(value: unknown, depth: number, byId: ReadonlyMap<string, Entry>, place: Place): MenuNode | null {
-  const id = readText(value, 'id', place);
-  if (id === null) return null;
-  const entry = byId.get(id);
-  if (!entry) {
-    const other = nearest(id, byId.keys());
-    place.problems.push(problem('unknown-entry', place.pointer, { value: id, ...(other && { other }) }));
-    return null;
-  }
-  if (entry.paramNames.length > 0 && entry.records === null && !entry.paths.some((path) => isPlain(path))) {
-    const other = entry.paramNames.map((name) => `":${name}"`).join(', ');
-    place.problems.push(problem('menu-params', place.pointer, { value: id, other }));
-  }
-  return { kind: 'entry', entry, depth };
+function readParams(value: unknown, place: Place): Readonly<Record<string, string>> | null {
+  const object = readRecord(value, place);
+  if (!object) return null;
+  const params = Object.keys(object).map(
+    (name) => [name, readText(object[name], 'param', below(place, name))] as const,
+  );
+  return Object.fromEntries(params.filter((pair): pair is readonly [string, string] => pair[1] !== null));
 }
 
 /** A path that can be linked to without params: a wildcard at its end may stand for nothing. */

@@ -6,11 +6,15 @@ export interface SiteRecord {
   readonly label?: string;
 }
 
-/** The lists that entries name in `records`, as they are known now. */
-export type SiteRecords = Readonly<Record<string, readonly SiteRecord[]>>;
+/** A list of records as it is known now. */
+export type RecordList = readonly SiteRecord[] | 'loading' | 'failed';
 
-export function recordsOf(entry: Entry, records: SiteRecords): readonly SiteRecord[] {
-  return entry.records !== null && Object.hasOwn(records, entry.records) ? (records[entry.records] ?? []) : [];
+/** The lists that entries name in `records`. A list that is not there is not asked for, and shows nothing. */
+export type SiteRecords = Readonly<Record<string, RecordList>>;
+
+/** The entry's list, or null where it has none. */
+export function recordsOf(entry: Entry, records: SiteRecords): RecordList | null {
+  return entry.records !== null && Object.hasOwn(records, entry.records) ? (records[entry.records] ?? null) : null;
 }
 
 /** The record with exactly these params. */
@@ -19,7 +23,8 @@ export function recordOf(
   params: Readonly<Record<string, string>>,
   records: SiteRecords,
 ): SiteRecord | undefined {
-  return recordsOf(entry, records).find((record) => sameParams(record.params, params));
+  const list = recordsOf(entry, records);
+  return Array.isArray(list) ? list.find((record: SiteRecord) => sameParams(record.params, params)) : undefined;
 }
 
 export function sameParams(one: Readonly<Record<string, string>>, other: Readonly<Record<string, string>>): boolean {

@@ -1,26 +1,59 @@
-import type { Entry } from './entry.ts';
-import type { Matcher } from './match.ts';
+import type { SiteDefinition } from './definition.ts';
+import type { Entry, Texts } from './entry.ts';
+import type { Matcher, Place } from './match.ts';
 import type { Problem } from './problems.ts';
 
 /** A menu item as the site file has it, with its entry found. */
 export type MenuNode =
-  | { readonly kind: 'entry'; readonly entry: Entry; readonly depth: number }
-  | { readonly kind: 'group'; readonly label: string; readonly nodes: readonly MenuNode[] };
+  | {
+      readonly kind: 'entry';
+      readonly entry: Entry;
+      readonly depth: number;
+      readonly params: Readonly<Record<string, string>>;
+    }
+  | { readonly kind: 'group'; readonly labels: Texts; readonly nodes: readonly MenuNode[] }
+  | { readonly kind: 'choice'; readonly nodes: readonly MenuNode[] }
+  | { readonly kind: 'divider' };
 
-/** All pages and menus of one website, checked. Made by `defineSite`; never changes. */
-export interface Site {
+/**
+ * All pages and menus of one website, checked. Made by `defineSite`; never changes.
+ *
+ * @typeParam Definition what it was made of, so that the compiler knows its ids and params
+ */
+export interface Site<Definition extends SiteDefinition = SiteDefinition> {
   readonly name: string;
+  readonly names: Texts;
   readonly origin: string | null;
+  /** The site's own language. */
   readonly language: string;
-  readonly title: string;
+  /** All its languages, its own first. */
+  readonly languages: readonly string[];
+  readonly titles: Texts;
+  /** The audiences that there are, where the site lists them. */
+  readonly audiences: readonly string[] | null;
   /** The path that every page of the site lies under: empty, or a slash and no slash at the end. */
   readonly base: string;
+  /** Whether `/Hides` and `/hides` are different addresses. */
+  readonly caseSensitive: boolean;
   readonly home: Entry | null;
   /** The entries of the first level; the rest are below them. */
   readonly entries: readonly Entry[];
   readonly menus: ReadonlyMap<string, readonly MenuNode[]>;
   /** What is advised against, but does not stop the site from working. */
   readonly problems: readonly Problem[];
-  readonly matcher: Matcher;
+  /** What the site was made of. */
+  readonly definition: Definition;
+  /** Every address, alias and old address, for each language. */
+  readonly addresses: Readonly<Record<string, readonly Place[]>>;
+  /** Finds the entry of an address, for each language. */
+  readonly matchers: Readonly<Record<string, Matcher>>;
   entry(id: string): Entry | undefined;
+}
+
+/** All entries below these, each before what is below it. */
+export function* everyEntry(entries: readonly Entry[]): Generator<Entry, void, undefined> {
+  for (const entry of entries) {
+    yield entry;
+    yield* everyEntry(entry.entries);
+  }
 }

@@ -78,5 +78,5 @@ function slotView(name: 'start' | 'end'): ViewElement {
 
 /** A bar is one row of links: an item's own link stands in it without those below, a group gives its items instead. */
 function inRow(item: MenuItem): MenuItem[] {
-  return item.href === null ? item.items.flatMap(inRow) : [{ ...item, items: [] }];
+  return item.kind === 'group' ? item.items.flatMap(inRow) : [{ ...item, items: [] }];
 }

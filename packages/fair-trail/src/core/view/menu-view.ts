@@ -19,14 +19,28 @@ export function menuView(items: readonly MenuItem[], options: MenuViewOptions): 
   return element(
     'ul',
     { class: 'ft-menu', role: 'list' },
-    items.map((item) => itemView(item, options)),
+    items.map((item, index) => itemView(item, index, options)),
   );
 }
 
-function itemView(item: MenuItem, options: MenuViewOptions): ViewElement {
-  const lead = item.href === null ? groupLabelView(item) : linkView(item, options);
-  const below = item.items.length > 0 ? menuView(item.items, options) : null;
-  return element('li', { class: 'ft-menu-item' }, [lead, below], { key: keyOf(item) });
+function itemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
+  const { wording } = options;
+  switch (item.kind) {
+    case 'divider':
+    case 'reserved':
+      // Neither says anything: the one is a line, the other an empty cell.
+      return element('li', { class: `ft-${item.kind}`, 'aria-hidden': 'true' }, [], { key: `${item.kind}/${index}` });
+    case 'loading':
+    case 'failed':
+    case 'empty':
+      return element('li', { class: 'ft-menu-note' }, [wording[item.kind]], { key: item.kind });
+    case 'link':
+    case 'group': {
+      const lead = item.kind === 'group' ? groupLabelView(item) : linkView(item, options);
+      const below = item.items.length > 0 ? menuView(item.items, options) : null;
+      return element('li', { class: 'ft-menu-item' }, [lead, below], { key: keyOf(item) });
+    }
+  }
 }
 
 function groupLabelView(item: MenuItem): ViewElement {
@@ -35,8 +49,9 @@ function groupLabelView(item: MenuItem): ViewElement {
 
 function linkView(item: MenuItem, { wording, icons }: MenuViewOptions): ViewElement {
   const newTab = item.entry?.opens === 'new-tab';
-  const icon = icons && item.entry?.icon ? slot('icon', item.entry.icon) : null;
-  const children: (ViewNode | null)[] = [icon, element('span', { class: 'ft-label' }, [item.label])];
+  const icon = icons && item.icon ? slot('icon', item.icon) : null;
+  const badge = item.badge === null ? null : element('span', { class: 'ft-badge' }, [item.badge], { key: 'badge' });
+  const children: (ViewNode | null)[] = [icon, element('span', { class: 'ft-label' }, [item.label]), badge];
   if (newTab) children.push(newTabView(wording));
   return element(
     'a',

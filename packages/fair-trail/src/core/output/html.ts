@@ -1,0 +1,15 @@
+import type { ViewNode } from '../view/view.ts';
+import { escapeMarkup } from './escape.ts';
+
+/** Elements that have no end tag (HTML standard, section 13.1.2). */
+const voidElements: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input', 'link', 'meta']);
+
+/** A view as HTML, for where there is no framework. Slots are filled with HTML that the app answers for. */
+export function toHtml(node: ViewNode, slots: Readonly<Record<string, (about: string) => string>> = {}): string {
+  if (typeof node === 'string') return escapeMarkup(node);
+  if ('slot' in node) return slots[node.slot]?.(node.about) ?? '';
+  const attributes = Object.entries(node.attributes).map(([name, value]) => ` ${name}="${escapeMarkup(value)}"`);
+  const start = `<${node.tag}${attributes.join('')}>`;
+  if (voidElements.has(node.tag)) return start;
+  return `${start}${node.children.map((child) => toHtml(child, slots)).join('')}</${node.tag}>`;
+}

@@ -1,0 +1,123 @@
+import { parseUrl } from '../site/address.ts';
+import { mayAccess } from '../site/entry.ts';
+import { hrefOf } from '../site/hrefs.ts';
+import { recordsOf, type SiteRecord, type SiteRecords } from '../site/records.ts';
+import { everyEntry, type Site } from '../site/site.ts';
+import { escapeXml } from './escape.ts';
+
+/** The sitemaps.org protocol's limits for one file. */
+export const sitemapLimits = { addresses: 50_000, bytes: 52_428_800 } as const;
+
+export interface SitemapOptions {
+  /** Default: none. */
+  readonly records?: SiteRecords;
+  /** The name of the first file; those after it are numbered before the ending. Default: `sitemap.xml`. */
+  readonly name?: string;
+  /** Lower limits than the protocol's, for those who want smaller files. */
+  readonly limits?: Partial<Record<keyof typeof sitemapLimits, number>>;
+}
+
+/** A file to be put at the root of the site. */
+export interface SitemapFile {
+  readonly name: string;
+  readonly text: string;
+}
+
+/** One page in all its languages, the site's own first. */
+interface Page {
+  readonly alternates: readonly { readonly language: string; readonly url: string }[];
+}
+
+/**
+ * The pages that everyone may see, after the sitemaps.org protocol 0.9: one file, or an index and several once there are
+ * more addresses or bytes than one may hold. Private and planned entries, outside links and groups are left out.
+ *
+ * @throws TypeError for a site without an origin
+ */
+export function sitemap(site: Site, options: SitemapOptions = {}): readonly SitemapFile[] {
+  const { records = {}, name = 'sitemap.xml' } = options;
+  const { origin } = site;
+  if (origin === null) throw new TypeError('A sitemap needs absolute addresses: give the site an "origin".');
+  const limits = { ...sitemapLimits, ...options.limits };
+  const parts = split(urlElements(pagesOf(site, origin, records), site), limits);
+  const namespaces = site.languages.length > 1 ? ' xmlns:xhtml="http://www.w3.org/1999/xhtml"' : '';
+  const open = `${declaration}<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"${namespaces}>\n`;
+  const texts = parts.map((part) => `${open}${part.join('')}</urlset>\n`);
+  if (texts.length === 1) return texts.map((text) => ({ name, text }));
+
+  const files = texts.map((text, index) => ({ name: name.replace(/(?=\.[^.]*$|$)/u, `-${index + 1}`), text }));
+  const rows = files.map((file) => {
+    return `  <sitemap><loc>${escapeXml(`${origin}${site.base}/${encodeURI(file.name)}`)}</loc></sitemap>\n`;
+  });
+  const index = `${declaration}<sitemapindex xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">\n${rows.join('')}</sitemapindex>\n`;
+  return [{ name, text: index }, ...files];
+}
+
+const declaration = '<?xml version="1.0" encoding="UTF-8"?>\n';
+
+function* pagesOf(site: Site, origin: string, records: SiteRecords): Generator<Page, void, undefined> {
+  const seen = new Set<string>();
+  for (const entry of everyEntry(site.entries)) {
+    if (entry.outside || entry.planned || mayAccess(entry, []) !== true) continue;
+    const list = recordsOf(entry, records);
+    const filled: readonly Readonly<Record<string, string>>[] = Array.isArray(list)
+      ? list.map(({ params }: SiteRecord) => params)
+      : [{}];
+    for (const params of filled) {
+      const alternates = site.languages.flatMap((language) => {
+        const href = hrefOf(site, entry, params, language);
+        return href === null ? [] : [{ language, url: absolute(origin, href) }];
+      });
+      const [first] = alternates;
+      if (!first || seen.has(first.url)) continue;
+      seen.add(first.url);
+      yield { alternates };
+    }
+  }
+}
+
+/** Percent-encoded as the URL standard writes it, which the protocol asks for (RFC 3986). */
+function absolute(origin: string, href: string): string {
+  return parseUrl(origin + href)?.href ?? origin + href;
+}
+
+function* urlElements(pages: Iterable<Page>, site: Site): Generator<string, void, undefined> {
+  for (const { alternates } of pages) {
+    const links = alternates.map(({ language, url }) => {
+      return `<xhtml:link rel="alternate" hreflang="${escapeXml(language)}" href="${escapeXml(url)}"/>`;
+    });
+    for (const { url } of alternates) {
+      const also = site.languages.length > 1 ? links.join('') : '';
+      yield `  <url><loc>${escapeXml(url)}</loc>${also}</url>\n`;
+    }
+  }
+}
+
+function split(elements: Iterable<string>, limits: { addresses: number; bytes: number }): string[][] {
+  // The declaration and the root element are the same few bytes in every file.
+  const room = limits.bytes - 400;
+  let part: string[] = [];
+  let bytes = 0;
+  const parts = [part];
+  for (const text of elements) {
+    const size = byteLength(text);
+    if (part.length > 0 && (part.length >= limits.addresses || bytes + size > room)) {
+      parts.push((part = []));
+      bytes = 0;
+    }
+    part.push(text);
+    bytes += size;
+  }
+  return parts;
+}
+
+/** The bytes of a text in UTF-8. */
+function byteLength(text: string): number {
+  let bytes = 0;
+  for (let index = 0; index < text.length; index += 1) {
+    const code = text.charCodeAt(index);
+    // Each half of a surrogate pair is two of the pair's four bytes.
+    bytes += code < 0x80 ? 1 : code < 0x800 || (code >= 0xd800 && code <= 0xdfff) ? 2 : 3;
+  }
+  return bytes;
+}
