@@ -101,6 +101,8 @@ describe('locate', () => {
     ['/a/:path*', '/a/x/y', { path: 'x/y' }],
     ['/a/:from-:to', '/a/x-y-z', { from: 'x', to: 'y-z' }],
     ['/a/*?', '/a', {}],
+    ['/a/:name.html', '/a/b%2Fc.html', { name: 'b/c' }],
+    ['/:name/*.html', '/b%2Fc/d%2Fe.html', { name: 'b/c', 0: 'd/e' }],
   ])('%s takes from %s the params %j', (href, url, params) => {
     const one = defineSite({ name: 'x', entries: [{ id: 'a', label: 'x', href }] });
     const position = locate(one, url);

@@ -129,9 +129,10 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     if (end) return end;
     const before = values.length;
     for (const { tokens, node: next } of node.mixed ?? []) {
-      const taken = matchTokens(tokens, fold(segment), segment);
+      const text = shield(segment);
+      const taken = matchTokens(tokens, fold(text), text);
       if (!taken) continue;
-      values.push(...taken);
+      values.push(...taken.map(unshield));
       if ((end = walk(next, index + 1))) return end;
       values.length = before;
     }
@@ -144,15 +145,15 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
 
   const takeRest = (node: Node, index: number): End | null => {
     if (!node.tails && !node.wildcard) return null;
-    const rest = segments.slice(index).join('/');
+    const rest = segments.slice(index).map(shield).join('/');
     for (const { tokens, end } of node.tails ?? []) {
       const taken = matchTokens(tokens, fold(rest), rest) ?? matchWithSlash(tokens, fold(rest), rest);
       if (!taken) continue;
-      values.push(...taken);
+      values.push(...taken.map(unshield));
       return end;
     }
     if (!node.wildcard) return null;
-    values.push(rest);
+    values.push(unshield(rest));
     return node.wildcard;
   };
 
@@ -167,6 +168,17 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   if (end) return toMatch(end, values, true);
   const inside = deepest as { end: End; values: string[] } | null;
   return inside && toMatch(inside.end, inside.values, false);
+}
+
+/** No address holds this character by itself, so it can stand for a slash that was percent-encoded, and parts nothing. */
+const slashWithin = '\u0000';
+
+function shield(segment: string): string {
+  return segment.includes('/') ? segment.replaceAll('/', slashWithin) : segment;
+}
+
+function unshield(value: string): string {
+  return value.includes(slashWithin) ? value.replaceAll(slashWithin, '/') : value;
 }
 
 /** As `/a/*` takes in `/a`, so does a tail that ends in `/*`. */
