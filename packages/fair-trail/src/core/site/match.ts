@@ -170,8 +170,8 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   return inside && toMatch(inside.end, inside.values, false);
 }
 
-/** No address holds this character by itself, so it can stand for a slash that was percent-encoded, and parts nothing. */
-const slashWithin = '\u0000';
+/** Half of a surrogate pair, which no decoded address holds, stands for a slash that was encoded and parts nothing. */
+const slashWithin = '\uD800';
 
 function shield(segment: string): string {
   return segment.includes('/') ? segment.replaceAll('/', slashWithin) : segment;
