@@ -178,7 +178,8 @@ function shield(segment: string): string {
 }
 
 function unshield(value: string): string {
-  return value.includes(slashWithin) ? value.replaceAll(slashWithin, '/') : value;
+  // With the flag, the half is found where it stands alone, and never inside a whole pair.
+  return value.replace(/\uD800/gu, '/');
 }
 
 /** As `/a/*` takes in `/a`, so does a tail that ends in `/*`. */
