@@ -2,14 +2,17 @@ import { readFileSync } from 'node:fs';
 import { Command, CommanderError } from 'commander';
 import colors from 'picocolors';
 import { Failure, type FailureCode } from './failure.ts';
-import { addShowCommand } from './show-command.ts';
+import { addCheckCommand } from './commands/check-command.ts';
+import { addCompareCommand } from './commands/compare-command.ts';
+import { addConvertCommand } from './commands/convert-command.ts';
+import { addShowCommand } from './commands/show-command.ts';
 
 const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
   version: string;
 };
 
 const program = new Command('fair-trail')
-  .description('Looks at the navigation that a site file describes.')
+  .description('Shows, checks, compares and converts the site file that describes a website’s navigation.')
   .version(version)
   .showHelpAfterError('(run with --help for what can be given)')
   .configureOutput({
@@ -20,6 +23,9 @@ const program = new Command('fair-trail')
   .exitOverride();
 
 addShowCommand(program);
+addCheckCommand(program, version);
+addCompareCommand(program, version);
+addConvertCommand(program);
 
 function failureLine(message: string, code: FailureCode): string {
   return `${colors.red('fair-trail:')} ${message} [${code}]`;
@@ -38,7 +44,7 @@ try {
     process.exitCode = error.exitCode === 0 ? 0 : 2;
   } else if (error instanceof Failure) {
     process.stderr.write(`${failureLine(error.message, error.code)}\n`);
-    process.exitCode = error.exitCode;
+    process.exitCode = 2;
   } else {
     throw error;
   }

@@ -1,7 +1,7 @@
 import type { Entry, Site } from 'fair-trail';
 import stringWidth from 'string-width';
 import type { Colors } from 'picocolors/types.js';
-import { printable } from './printable.ts';
+import { printable } from '../printable.ts';
 import type { ShownItem, ShownSite } from './show.ts';
 
 /** The painted sign of a mark: filled on the page itself, outlined on a section that holds it. */

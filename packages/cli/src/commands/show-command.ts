@@ -1,16 +1,18 @@
 import { Option, type Command } from 'commander';
 import type { Entry, Site } from 'fair-trail';
 import colors from 'picocolors';
-import { Failure } from './failure.ts';
-import { printable } from './printable.ts';
+import { Failure } from '../failure.ts';
+import { printable } from '../printable.ts';
 import { show } from './show.ts';
 import { showText } from './show-text.ts';
-import { readSiteFile } from './site-file.ts';
+import { readRecords } from '../input/records-file.ts';
+import { problemLine, readSoundSite } from '../input/site-file.ts';
 
 interface ShowOptions {
   readonly at?: string;
   readonly menu?: string;
   readonly audience: readonly string[];
+  readonly records?: string;
   readonly format: 'text' | 'json';
 }
 
@@ -22,7 +24,7 @@ export function addShowCommand(program: Command): void {
       'Shows the entries and menus of a site file. For an address, also which entry it is, the marks in each menu ' +
         'and the breadcrumbs.',
     )
-    .argument('<site file>', 'a *.site.json file')
+    .argument('<site file>', 'a *.site.json, .ts or .js file')
     .option('--at <URL>', 'an address of the site: a path, or a whole URL')
     .option('--menu <NAME>', 'only this menu')
     .addOption(
@@ -35,12 +37,14 @@ export function addShowCommand(program: Command): void {
         )
         .default([], 'none'),
     )
+    .option('--records <FILE>', 'a JSON file with the records')
     .addOption(new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json']).default('text'))
     .action((file: string, options: ShowOptions) => runShow(file, options));
 }
 
-function runShow(file: string, { at, menu, audience, format }: ShowOptions): void {
-  const { site, advice } = readSiteFile(file);
+async function runShow(file: string, { at, menu, audience, records: recordsFile, format }: ShowOptions): Promise<void> {
+  const { site, problems } = await readSoundSite(file);
+  const records = recordsFile === undefined ? {} : readRecords(recordsFile);
   if (menu !== undefined && !site.menus.has(menu)) {
     const names = [...site.menus.keys()].join(', ');
     const menus = names ? `The menus of this site are ${names}.` : 'This site has no menus.';
@@ -50,12 +54,12 @@ function runShow(file: string, { at, menu, audience, format }: ShowOptions): voi
     const remedy = 'Give a path such as "/visit", or a whole http or https URL.';
     throw new Failure('bad-address', `"${printable(at)}" is not an address. ${remedy}`);
   }
-  for (const line of advice) process.stderr.write(`${line}\n`);
+  for (const each of problems) process.stderr.write(`${problemLine(each)}\n`);
   const known = audiencesOf(site.entries);
   for (const name of audience) {
     if (!known.has(name)) process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
   }
-  const shown = show(site, { url: at ?? null, menu: menu ?? null, audience });
+  const shown = show(site, { url: at ?? null, menu: menu ?? null, audience, records });
   process.stdout.write(format === 'json' ? `${JSON.stringify(shown, null, 2)}\n` : showText(site, shown, colors));
 }
 

@@ -1,5 +1,5 @@
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
-import { Failure } from './failure.ts';
+import { Failure } from '../failure.ts';
 
 /** A JSON text, read, with the way back from a value to its place in the text. */
 export interface JsonDocument {
@@ -7,7 +7,7 @@ export interface JsonDocument {
   /** Where the value begins that a JSON Pointer names, or the nearest one above it that is there. */
   offsetOf(pointer: string): number;
   /** Line and column of an offset, both counted from 1, as editors show them. */
-  placeOf(offset: number): string;
+  placeOf(offset: number): { readonly line: number; readonly column: number };
 }
 
 /** How a parser's code reads in a sentence. */
@@ -62,9 +62,9 @@ function syntaxMessage(errors: readonly ParseError[], text: string, lines: reado
   const [first] = errors;
   if (text.trim() === '' || !first) return `${file}: the file is empty. A site file is a JSON object.`;
   const explanation = explanations[printParseErrorCode(first.error)] ?? 'it cannot be read';
-  const place = position(first.offset, lines);
+  const { line, column } = position(first.offset, lines);
   // What a parser says after its first stumble is mostly noise.
-  return `${file}:${place}: this is not JSON: ${explanation}. Mend it there, or just before.`;
+  return `${file}:${line}:${column}: this is not JSON: ${explanation}. Mend it there, or just before.`;
 }
 
 function refuseRepeatedFields(root: Node, lines: readonly number[], file: string): void {
@@ -78,8 +78,8 @@ function refuseRepeatedFields(root: Node, lines: readonly number[], file: string
       if (!key) continue;
       const name: unknown = key.value;
       if (seen.has(name)) {
-        const place = position(key.offset, lines);
-        messages.push(`${file}:${place}: the field ${JSON.stringify(name)} stands twice. Keep one of them.`);
+        const { line, column } = position(key.offset, lines);
+        messages.push(`${file}:${line}:${column}: the field ${JSON.stringify(name)} stands twice. Keep one of them.`);
       }
       seen.add(name);
     }
@@ -99,7 +99,7 @@ function lineStarts(text: string): readonly number[] {
   return starts;
 }
 
-function position(offset: number, starts: readonly number[]): string {
+function position(offset: number, starts: readonly number[]): { readonly line: number; readonly column: number } {
   let low = 0;
   let high = starts.length - 1;
   while (low < high) {
@@ -107,5 +107,5 @@ function position(offset: number, starts: readonly number[]): string {
     if ((starts[middle] ?? 0) <= offset) low = middle;
     else high = middle - 1;
   }
-  return `${low + 1}:${offset - (starts[low] ?? 0) + 1}`;
+  return { line: low + 1, column: offset - (starts[low] ?? 0) + 1 };
 }

@@ -1,4 +1,13 @@
-import { breadcrumbs, locate, menuItems, unknownPosition, type MenuItem, type Position, type Site } from 'fair-trail';
+import {
+  breadcrumbs,
+  locate,
+  menuItems,
+  unknownPosition,
+  type MenuItem,
+  type Position,
+  type Site,
+  type SiteRecords,
+} from 'fair-trail';
 
 /** What `fair-trail show` answers; its JSON output is exactly this. */
 export interface ShownSite {
@@ -28,13 +37,16 @@ export interface ShowQuestion {
   /** Only this menu; null for all. */
   readonly menu: string | null;
   readonly audience: readonly string[];
+  readonly records: SiteRecords;
 }
 
-export function show(site: Site, { url, menu, audience }: ShowQuestion): ShownSite {
+export function show(site: Site, { url, menu, audience, records }: ShowQuestion): ShownSite {
   const position = url === null ? unknownPosition(site) : locate(site, url);
   const names = menu === null ? [...site.menus.keys()] : [menu];
-  const menus = names.map((name) => [name, menuItems(site, name, { position, audience }).map(showItem)] as const);
-  const steps = url === null ? [] : breadcrumbs(site, position);
+  const menus = names.map(
+    (name) => [name, menuItems(site, name, { position, audience, records }).map(showItem)] as const,
+  );
+  const steps = url === null ? [] : breadcrumbs(site, position, records);
   return {
     url,
     entry: position.entry?.id ?? null,

@@ -1,0 +1,66 @@
+import type { Command } from 'commander';
+import { compareSites, type Problem, type SiteChange } from 'fair-trail';
+import { readSoundSite, type CheckedSiteFile } from '../input/site-file.ts';
+import { failOnOption, formatOption, report, type Finding, type ReportOptions } from '../report/findings.ts';
+
+export function addCompareCommand(program: Command, version: string): void {
+  program
+    .command('compare')
+    .summary('tell what changed from one version of a site file to the next')
+    .description(
+      'Tells which pages were added, removed, renamed and moved, for reviews. An address that worked and no longer ' +
+        'does is an error, unless the new version has it in "movedFrom" or "aliases".',
+    )
+    .argument('<old>', 'the site file as it was')
+    .argument('<new>', 'the site file as it is')
+    .addOption(failOnOption())
+    .addOption(formatOption())
+    .action(async (oldFile: string, newFile: string, options: ReportOptions) => {
+      const [before, after] = [await readSoundSite(oldFile), await readSoundSite(newFile)];
+      const findings = compareSites(before.site, after.site).map((change) => toFinding(change, before, after));
+      report(findings, options, version);
+    });
+}
+
+function toFinding(change: SiteChange, before: CheckedSiteFile, after: CheckedSiteFile): Finding {
+  switch (change.kind) {
+    case 'added': {
+      const { id, label, href, pointer } = change.entry;
+      return note('page-added', `"${label}" (${id}) was added${href === null ? '' : ` at ${href}`}.`, pointer, after);
+    }
+    case 'removed': {
+      const { id, label, pointer } = change.entry;
+      return note('page-removed', `"${label}" (${id}) was removed.`, pointer, before);
+    }
+    case 'renamed': {
+      const { entry, from } = change;
+      return note('page-renamed', `"${from.label}" (${entry.id}) is now "${entry.label}".`, entry.pointer, after);
+    }
+    case 'moved': {
+      const { entry, from } = change;
+      const place = (one: typeof entry) => `${one.href ?? 'no address'} below ${one.parent?.id ?? 'the top'}`;
+      return note('page-moved', `${entry.id} moved from ${place(from)} to ${place(entry)}.`, entry.pointer, after);
+    }
+    case 'address-lost': {
+      const message = `The address ${change.address} of "${change.from.label}" (${change.from.id}) leads nowhere now.`;
+      const remedy = 'Add it to the "movedFrom" of the entry that it should lead to.';
+      return { ...note('address-lost', message, change.from.pointer, before), level: 'error', remedy };
+    }
+  }
+}
+
+function note(code: Finding['code'], message: string, pointer: string, of: CheckedSiteFile): Finding {
+  // Only the place is asked for, so it does not matter what the problem is.
+  const asked: Problem = { code: 'unknown-entry', severity: 'advisory', pointer, message: '', remedy: '' };
+  const [place] = of.locate([asked]);
+  return {
+    code,
+    level: 'note',
+    message,
+    remedy: '',
+    file: of.file,
+    pointer,
+    line: place?.line ?? null,
+    column: place?.column ?? null,
+  };
+}

@@ -1,0 +1,65 @@
+import { readFileSync, statSync } from 'node:fs';
+import { gunzipSync } from 'node:zlib';
+import { Failure, type FailureCode } from '../failure.ts';
+import { printable } from '../printable.ts';
+
+/** More than the largest sitemap that its protocol allows, and little enough to hold in memory several times. */
+const mostBytes = 64 * 1024 * 1024;
+
+/** @throws Failure where there is no file, it may not be read, or it is too large */
+export function readBytes(file: string): Buffer {
+  const shown = printable(file);
+  try {
+    const { size } = statSync(file);
+    if (size > mostBytes) throw tooLarge(shown);
+    return readFileSync(file);
+  } catch (error) {
+    if (error instanceof Failure) throw error;
+    throw readFailure(error as NodeJS.ErrnoException, shown);
+  }
+}
+
+/** The text of a file in UTF-8, unpacked where it is a gzip file. */
+export function readText(file: string): string {
+  const bytes = readBytes(file);
+  const isGzip = bytes[0] === 0x1f && bytes[1] === 0x8b;
+  try {
+    // A byte order mark is taken off by the decoder.
+    return new TextDecoder('utf-8', { fatal: true }).decode(isGzip ? unpack(bytes, file) : bytes);
+  } catch (error) {
+    if (error instanceof Failure) throw error;
+    throw new Failure('file-encoding', `The file "${printable(file)}" is not text in UTF-8. Save it in that encoding.`);
+  }
+}
+
+function unpack(bytes: Buffer, file: string): Buffer {
+  try {
+    return gunzipSync(bytes, { maxOutputLength: mostBytes });
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    if (code === 'ERR_BUFFER_TOO_LARGE') throw tooLarge(printable(file));
+    throw new Failure(
+      'not-compressed',
+      `The file "${printable(file)}" cannot be unpacked. It is damaged or cut short.`,
+    );
+  }
+}
+
+function tooLarge(shown: string): Failure {
+  return new Failure(
+    'file-too-large',
+    `The file "${shown}" has more than 64 MiB. Split it, or leave out what is not needed.`,
+  );
+}
+
+function readFailure({ code }: NodeJS.ErrnoException, shown: string): Failure {
+  const failures: Readonly<Record<string, readonly [FailureCode, string]>> = {
+    ENOENT: ['file-missing', `There is no file "${shown}".`],
+    EISDIR: ['file-unreadable', `"${shown}" is a folder. Give the path of a file.`],
+  };
+  const [failure, message] = failures[code ?? ''] ?? [
+    'file-unreadable',
+    `The file "${shown}" cannot be read (${code ?? 'unknown error'}).`,
+  ];
+  return new Failure(failure, message);
+}

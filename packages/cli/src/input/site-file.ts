@@ -1,0 +1,84 @@
+import { statSync } from 'node:fs';
+import path from 'node:path';
+import { createJiti } from 'jiti';
+import { checkSite, type Problem, type Site } from 'fair-trail';
+import { Failure } from '../failure.ts';
+import { printable } from '../printable.ts';
+import { readJson } from './json-document.ts';
+import { readText } from './read-file.ts';
+
+/** A problem with its place in the file, where the file has lines to count. */
+export interface LocatedProblem extends Problem {
+  /** As it was given. */
+  readonly file: string;
+  readonly line: number | null;
+  readonly column: number | null;
+}
+
+/** A site file as it was read; without a site, one of its problems is fatal. */
+export interface CheckedSiteFile {
+  readonly file: string;
+  readonly site: Site | null;
+  /** In the order of the file. */
+  readonly problems: readonly LocatedProblem[];
+  /** Finds the places of problems that come up later. */
+  locate(problems: readonly Problem[]): readonly LocatedProblem[];
+}
+
+/** Reads a `.json` file, or the module that a `.ts` or `.js` file is. */
+export async function readSiteFile(file: string): Promise<CheckedSiteFile> {
+  return /\.[cm]?[jt]s$/u.test(file) ? readModule(file) : readJsonFile(file);
+}
+
+/** As `readSiteFile`, but a fatal problem ends the command. */
+export async function readSoundSite(file: string): Promise<CheckedSiteFile & { readonly site: Site }> {
+  const checked = await readSiteFile(file);
+  const { site, problems } = checked;
+  if (site) return { ...checked, site };
+  const fatal = problems.filter(({ severity }) => severity === 'fatal').length;
+  const count = `${fatal} ${fatal === 1 ? 'problem' : 'problems'} to mend in ${printable(file)}`;
+  throw new Failure('site-problems', [...problems.map(problemLine), '', count].join('\n'));
+}
+
+function readJsonFile(file: string): CheckedSiteFile {
+  const document = readJson(readText(file), printable(file));
+  const { site, problems } = checkSite(document.value);
+  const locate = (found: readonly Problem[]) =>
+    found
+      .map((problem) => ({ problem, offset: document.offsetOf(problem.pointer) }))
+      .toSorted((one, other) => one.offset - other.offset)
+      .map(({ problem, offset }): LocatedProblem => ({ ...problem, file, ...document.placeOf(offset) }));
+  return { file, site, problems: locate(problems), locate };
+}
+
+async function readModule(file: string): Promise<CheckedSiteFile> {
+  const shown = printable(file);
+  if (!statSync(file, { throwIfNoEntry: false })) throw new Failure('file-missing', `There is no file "${shown}".`);
+  const absolute = path.resolve(file);
+  let module: Record<string, unknown>;
+  try {
+    module = await createJiti(absolute, { fsCache: false }).import<Record<string, unknown>>(absolute);
+  } catch (error) {
+    const reason = printable(error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error));
+    throw new Failure('module-failed', `The module "${shown}" cannot be loaded: ${reason}`);
+  }
+  const exported = module['default'] ?? module['site'] ?? module['definition'];
+  if (exported === undefined) {
+    throw new Failure('module-failed', `The module "${shown}" exports no site. Export the definition as its default.`);
+  }
+  const { site, problems } = checkSite(isSite(exported) ? exported.definition : exported);
+  const locate = (found: readonly Problem[]) =>
+    found.map((problem): LocatedProblem => ({ ...problem, file, line: null, column: null }));
+  return { file, site, problems: locate(problems), locate };
+}
+
+/** What `defineSite` made, rather than what it was made of. */
+function isSite(value: unknown): value is Site {
+  return typeof value === 'object' && value !== null && 'matchers' in value && 'definition' in value;
+}
+
+export function problemLine({ code, severity, pointer, message, remedy, file, line, column }: LocatedProblem): string {
+  const kind = severity === 'fatal' ? 'error' : 'advice';
+  const place = line === null ? printable(file) : `${printable(file)}:${line}:${column ?? 1}`;
+  return `${place} ${printable(pointer) || '/'}\n  ${kind} ${code}: ${printable(message)} ${printable(remedy)}`;
+}

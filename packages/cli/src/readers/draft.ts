@@ -1,0 +1,133 @@
+import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from 'fair-trail';
+
+/** A page as a reader found it, before it has an id. */
+export interface DraftPage {
+  label: string;
+  /** A site path or an outside address; null for a group. */
+  href: string | null;
+  readonly movedFrom?: string[];
+  readonly pages: DraftPage[];
+}
+
+/** A menu as a reader found it. */
+export interface DraftMenu {
+  readonly name: string;
+  readonly items: readonly DraftItem[];
+}
+
+export type DraftItem =
+  | { readonly page: DraftPage; readonly depth?: number }
+  | { readonly label: string; readonly items: readonly DraftItem[] };
+
+/** What a reader makes of a file or folder. */
+export interface Draft {
+  readonly name: string;
+  readonly origin: string | null;
+  readonly language: string | null;
+  readonly pages: readonly DraftPage[];
+  readonly menus: readonly DraftMenu[];
+  /** All that was not written down anywhere and had to be guessed, each a sentence. */
+  readonly guesses: readonly string[];
+}
+
+/** More in a list than this would be a menu that nobody reads. */
+const longestMenu = 12;
+
+/** The draft as a site file that a person can go on with. */
+export function toDefinition(draft: Draft): SiteDefinition {
+  const ids = new Map<DraftPage, string>();
+  const taken = new Set<string>();
+  const entries = draft.pages.map((page) => toEntry(page, '', ids, taken));
+  const menus = draft.menus.map(({ name, items }) => [name, items.map((item) => toItem(item, ids))] as const);
+  const main = draft.pages.slice(0, longestMenu).flatMap((page) => ids.get(page) ?? []);
+  return {
+    $schema: './node_modules/fair-trail/site.schema.json',
+    name: draft.name,
+    ...(draft.origin !== null && { origin: draft.origin }),
+    ...(draft.language !== null && { language: draft.language }),
+    entries,
+    menus: menus.length > 0 ? Object.fromEntries(menus) : { main },
+  };
+}
+
+function toEntry(page: DraftPage, parentId: string, ids: Map<DraftPage, string>, taken: Set<string>): EntryDefinition {
+  const id = idFor(page, parentId, taken);
+  taken.add(id);
+  ids.set(page, id);
+  const entries = page.pages.map((below) => toEntry(below, id, ids, taken));
+  return {
+    id,
+    label: page.label,
+    ...(page.href !== null && { href: page.href }),
+    ...(page.movedFrom && page.movedFrom.length > 0 && { movedFrom: page.movedFrom }),
+    ...(entries.length > 0 && { entries }),
+  };
+}
+
+/** The last word of the address, with those before it while it is taken; a number where that is not enough. */
+function idFor({ href, label }: DraftPage, parentId: string, taken: ReadonlySet<string>): string {
+  const isPath = href?.startsWith('/') === true;
+  const words = (isPath ? href : label).split('/').map(slug).filter(Boolean);
+  if (words.length === 0) words.push(isPath ? 'home' : 'entry');
+  const candidates = words.map((_, index) => words.slice(-1 - index).join('-'));
+  if (parentId) candidates.push(`${parentId}-${words.at(-1) ?? ''}`);
+  for (const candidate of candidates.map(withLetter)) if (!taken.has(candidate)) return candidate;
+  const base = withLetter(words.join('-'));
+  for (let number = 2; ; number += 1) if (!taken.has(`${base}-${number}`)) return `${base}-${number}`;
+}
+
+function slug(text: string): string {
+  const plain = decode(text)
+    .replace(/\.x?html?$/iu, '')
+    .normalize('NFKD')
+    .toLowerCase();
+  return plain
+    .replace(/\p{Mark}/gu, '')
+    .replace(/[^a-z\d]+/gu, '-')
+    .replace(/^-+|-+$/gu, '')
+    .slice(0, 60);
+}
+
+function withLetter(id: string): string {
+  return /^[a-z]/u.test(id) ? id : `page-${id}`.replace(/-$/u, '');
+}
+
+/** A word of an address as a label: "getting-here.html" reads "Getting here". */
+export function labelFromPath(segment: string): string {
+  const words = decode(segment)
+    .replace(/\.x?html?$/iu, '')
+    .replace(/[-_+\s]+/gu, ' ')
+    .trim();
+  return words === '' ? 'Home' : words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+export function decode(text: string): string {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+}
+
+function toItem(item: DraftItem, ids: ReadonlyMap<DraftPage, string>): MenuItemDefinition {
+  if ('page' in item) {
+    const entry = ids.get(item.page) ?? '';
+    return item.depth === undefined || item.depth < 2 ? entry : { entry, depth: item.depth };
+  }
+  return { label: item.label, entries: item.items.map((below) => toItem(below, ids)) };
+}
+
+/** A path of an address, written so that nothing in it is read as a param. */
+export function literalPath(pathname: string): string {
+  return decodeSafely(pathname).replace(/[:*{}()?+\\#]/gu, (character) => {
+    return character === '?' || character === '#' ? encodeURIComponent(character) : `\\${character}`;
+  });
+}
+
+/** Decoded where the address stays the same address: an encoded slash or percent sign is not the sign itself. */
+function decodeSafely(pathname: string): string {
+  return pathname
+    .split('/')
+    .map((segment) => (/%(?:2f|25|5c|[01][\da-f]|7f|20)/iu.test(segment) ? segment : decode(segment)))
+    .join('/');
+}

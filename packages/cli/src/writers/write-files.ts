@@ -1,0 +1,36 @@
+import { existsSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { Failure } from '../failure.ts';
+import { printable } from '../printable.ts';
+
+export interface OutputFile {
+  readonly path: string;
+  readonly text: string;
+}
+
+/**
+ * Writes all files or none: each beside its place first, and moved there when all are written.
+ *
+ * @throws Failure where a file is there already and may not be replaced, or cannot be written
+ */
+export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): void {
+  const present = files.find((file) => existsSync(file.path));
+  if (present && !mayReplace) {
+    throw new Failure('file-exists', `There is a file "${printable(present.path)}" already. Replace it with --force.`);
+  }
+  const drafts = files.map((file) => {
+    const { dir, base } = path.parse(path.resolve(file.path));
+    return { ...file, draft: path.join(dir, `.${base}.${process.pid}.part`) };
+  });
+  try {
+    for (const { draft, text } of drafts) writeFileSync(draft, text, { flag: 'wx' });
+    for (const { draft, path: place } of drafts) renameSync(draft, place);
+  } catch (error) {
+    for (const { draft } of drafts) rmSync(draft, { force: true });
+    const { code } = error as NodeJS.ErrnoException;
+    throw new Failure(
+      'file-unreadable',
+      `"${printable(files[0]?.path ?? '')}" cannot be written (${code ?? 'unknown error'}).`,
+    );
+  }
+}
