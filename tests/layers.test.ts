@@ -10,7 +10,18 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/core': [],
   'fair-trail/src/dom': ['fair-trail/src/core'],
   'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
-  cli: ['fair-trail/src/core', 'commander', 'jsonc-parser', 'picocolors', 'string-width', 'node'],
+  cli: [
+    'fair-trail/src/core',
+    'commander',
+    'jiti',
+    'jsonc-parser',
+    'parse5',
+    'picocolors',
+    'saxes',
+    'string-width',
+    'yocto-spinner',
+    'node',
+  ],
 };
 
 /** Where the names of our own packages lead. */

@@ -14,7 +14,6 @@ export const failureCodes = [
   'xml-syntax',
   'not-compressed',
   'nothing-found',
-  'too-deep-to-read',
   'module-failed',
   'records-syntax',
   'unknown-format',

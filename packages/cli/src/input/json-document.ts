@@ -5,9 +5,9 @@ import { Failure } from '../failure.ts';
 export interface JsonDocument {
   readonly value: unknown;
   /** Where the value begins that a JSON Pointer names, or the nearest one above it that is there. */
-  offsetOf(pointer: string): number;
+  readonly offsetOf: (pointer: string) => number;
   /** Line and column of an offset, both counted from 1, as editors show them. */
-  placeOf(offset: number): { readonly line: number; readonly column: number };
+  readonly placeOf: (offset: number) => { readonly line: number; readonly column: number };
 }
 
 /** How a parser's code reads in a sentence. */

@@ -22,7 +22,7 @@ export interface CheckedSiteFile {
   /** In the order of the file. */
   readonly problems: readonly LocatedProblem[];
   /** Finds the places of problems that come up later. */
-  locate(problems: readonly Problem[]): readonly LocatedProblem[];
+  readonly locate: (problems: readonly Problem[]) => readonly LocatedProblem[];
 }
 
 /** Reads a `.json` file, or the module that a `.ts` or `.js` file is. */
@@ -57,7 +57,9 @@ async function readModule(file: string): Promise<CheckedSiteFile> {
   const absolute = path.resolve(file);
   let module: Record<string, unknown>;
   try {
-    module = await createJiti(absolute, { fsCache: false }).import<Record<string, unknown>>(absolute);
+    module = await createJiti(absolute, { fsCache: false, interopDefault: false }).import<Record<string, unknown>>(
+      absolute,
+    );
   } catch (error) {
     const reason = printable(error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error));
     throw new Failure('module-failed', `The module "${shown}" cannot be loaded: ${reason}`);

@@ -5,6 +5,7 @@ export interface DraftPage {
   label: string;
   /** A site path or an outside address; null for a group. */
   href: string | null;
+  readonly aliases?: readonly string[];
   readonly movedFrom?: string[];
   readonly pages: DraftPage[];
 }
@@ -59,6 +60,7 @@ function toEntry(page: DraftPage, parentId: string, ids: Map<DraftPage, string>,
     id,
     label: page.label,
     ...(page.href !== null && { href: page.href }),
+    ...(page.aliases && page.aliases.length > 0 && { aliases: page.aliases }),
     ...(page.movedFrom && page.movedFrom.length > 0 && { movedFrom: page.movedFrom }),
     ...(entries.length > 0 && { entries }),
   };
@@ -71,7 +73,9 @@ function idFor({ href, label }: DraftPage, parentId: string, taken: ReadonlySet<
   if (words.length === 0) words.push(isPath ? 'home' : 'entry');
   const candidates = words.map((_, index) => words.slice(-1 - index).join('-'));
   if (parentId) candidates.push(`${parentId}-${words.at(-1) ?? ''}`);
-  for (const candidate of candidates.map(withLetter)) if (!taken.has(candidate)) return candidate;
+  // A longer id that says something is better than one that only had a letter put before it.
+  const speaking = candidates.filter((candidate) => /^[a-z]/u.test(candidate));
+  for (const candidate of [...speaking, ...candidates.map(withLetter)]) if (!taken.has(candidate)) return candidate;
   const base = withLetter(words.join('-'));
   for (let number = 2; ; number += 1) if (!taken.has(`${base}-${number}`)) return `${base}-${number}`;
 }

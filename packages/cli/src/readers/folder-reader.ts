@@ -1,11 +1,11 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, realpathSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { Failure } from '../failure.ts';
 import { readBytes } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
-import { decode, literalPath, type Draft, type DraftPage } from './draft.ts';
+import { decode, labelFromPath, literalPath, type Draft, type DraftPage } from './draft.ts';
 import { readPageFacts, type PageFacts } from './page-facts.ts';
-import { commonAffix, labelPage, stripAffix } from './page-labels.ts';
+import { labelPage, labelStyle } from './page-labels.ts';
 import { mostCommon } from './sitemap-reader.ts';
 
 /** More pages than any folder of documentation has, and few enough to hold. */
@@ -30,13 +30,16 @@ export function readFolder(folder: string, progress: (done: number, all: number)
   const guesses: string[] = [];
   const facts = files.map((file, index) => {
     progress(index, files.length);
-    return { pathname: pathnameOf(file), facts: readPageFacts(readLoosely(path.join(folder, file))) };
+    const text = readLoosely(path.join(folder, file.place));
+    return { pathname: pathnameOf(file.place), aliases: file.others.map(pathnameOf), facts: readPageFacts(text) };
   });
   const pages = labelled(
     facts.filter((one) => one.facts.redirect === null),
     guesses,
   );
-  const byPath = new Map(pages.map((page) => [page.pathname, page]));
+  const byPath = new Map(
+    pages.flatMap((page) => [page.pathname, ...aliasesOf(facts, page)].map((at) => [at, page] as const)),
+  );
   addRedirects(facts, byPath, guesses);
   const home = byPath.get('/') ?? null;
   for (const page of pages) page.parent = parentOf(page, byPath, home, guesses);
@@ -52,31 +55,50 @@ export function readFolder(folder: string, progress: (done: number, all: number)
     name: siteName(pages, home, folder, guesses),
     origin: null,
     language: mostCommon(pages.flatMap((page) => page.facts.language ?? [])),
-    pages: sort(top.map((page) => page.draft)),
+    pages: groupByFolder(sort(top.map((page) => page.draft)), guesses),
     menus: [],
     guesses,
   };
 }
 
-function htmlFilesIn(folder: string): string[] {
-  const found: string[] = [];
+/** One file, and the other places that links within the folder give it. */
+interface PageFile {
+  readonly place: string;
+  readonly others: readonly string[];
+}
+
+function htmlFilesIn(folder: string): PageFile[] {
+  const top = realpathSync(folder);
+  const places = new Map<string, string[]>();
+  const add = (relative: string) => {
+    const real = realpathSync(path.join(folder, relative));
+    // A link may lead out of the folder, to what is no page of it.
+    if (!real.startsWith(top + path.sep) || !statSync(real).isFile()) return;
+    places.set(real, [...(places.get(real) ?? []), relative]);
+    if (places.size > mostPages) {
+      throw new Failure(
+        'file-too-large',
+        `"${printable(folder)}" has more than ${mostPages} pages. Convert it part by part.`,
+      );
+    }
+  };
   const visit = (relative: string) => {
     for (const item of readdirSync(path.join(folder, relative), { withFileTypes: true })) {
       const below = path.posix.join(relative, item.name);
-      // A link may lead out of the folder, or in a circle.
+      // Folders are followed only where they are: a link to one may lead in a circle.
       if (item.isDirectory() && !item.name.startsWith('.')) visit(below);
-      else if (item.isFile() && /\.x?html?$/iu.test(item.name)) found.push(below);
-      if (found.length > mostPages) {
-        throw new Failure(
-          'file-too-large',
-          `"${printable(folder)}" has more than ${mostPages} pages. Convert it part by part.`,
-        );
-      }
+      else if (/\.x?html?$/iu.test(item.name)) add(below);
     }
   };
   visit('');
-  if (found.length === 0) throw new Failure('nothing-found', `No HTML page is in "${printable(folder)}".`);
-  return found.sort();
+  if (places.size === 0) throw new Failure('nothing-found', `No HTML page is in "${printable(folder)}".`);
+  const isIndex = (place: string) => /(?:^|\/)index\.x?html?$/iu.test(place);
+  const files = [...places].map(([real, names]) => {
+    const own = path.relative(top, real).split(path.sep).join('/');
+    const place = names.find(isIndex) ?? names.find((name) => name === own) ?? names[0] ?? '';
+    return { place, others: names.filter((name) => name !== place) };
+  });
+  return files.sort((one, other) => (one.place < other.place ? -1 : 1));
 }
 
 /** Pages of old come in many encodings; a letter that is wrong in a label is better than no page. */
@@ -95,19 +117,27 @@ function pathnameOf(file: string): string {
   return encoded.replace(/\/index\.x?html?$/iu, '/');
 }
 
-function labelled(facts: readonly { pathname: string; facts: PageFacts }[], guesses: string[]): Page[] {
-  const titles = facts.map((one) => one.facts.title).filter(Boolean);
-  const affix = commonAffix(titles);
-  if (affix) guesses.push(`"${affix.text}" is taken off the titles: most of them share it.`);
-  const counts = new Map<string, number>();
-  for (const title of titles) counts.set(title, (counts.get(title) ?? 0) + 1);
-  const isRepeated = (title: string) => (counts.get(title) ?? 0) > 1;
-  return facts.map((one) => {
-    const segment = decode(one.pathname.split('/').filter(Boolean).at(-1) ?? '');
-    const { label, source } = labelPage(one.facts, affix, isRepeated, segment);
-    if (source !== 'title') guesses.push(`The label "${label}" of ${printable(one.pathname)} is from its ${source}.`);
-    const draft: DraftPage = { label, href: literalPath(one.pathname), movedFrom: [], pages: [] };
-    return { ...one, draft, parent: null };
+interface ReadPage {
+  readonly pathname: string;
+  readonly aliases: readonly string[];
+  readonly facts: PageFacts;
+}
+
+function labelled(read: readonly ReadPage[], guesses: string[]): Page[] {
+  const style = labelStyle(read.map(({ facts }) => facts.title).filter(Boolean));
+  if (style.affix) guesses.push(`"${style.affix.text}" is taken off the titles: most of them share it.`);
+  return read.map(({ pathname, aliases, facts }) => {
+    const segment = decode(pathname.split('/').filter(Boolean).at(-1) ?? '');
+    const { label, source } = labelPage(facts, style, segment);
+    if (source !== 'title') guesses.push(`The label "${label}" of ${printable(pathname)} is from its ${source}.`);
+    const draft: DraftPage = {
+      label,
+      href: literalPath(pathname),
+      aliases: aliases.map(literalPath),
+      movedFrom: [],
+      pages: [],
+    };
+    return { pathname, facts, draft, parent: null };
   });
 }
 
@@ -121,11 +151,11 @@ function target(written: string | null, from: string, byPath: ReadonlyMap<string
   return byPath.get(pathname) ?? byPath.get(`${pathname.replace(/\/$/u, '')}/`) ?? null;
 }
 
-function addRedirects(
-  facts: readonly { pathname: string; facts: PageFacts }[],
-  byPath: ReadonlyMap<string, Page>,
-  guesses: string[],
-): void {
+function aliasesOf(read: readonly ReadPage[], page: Page): readonly string[] {
+  return read.find(({ facts }) => facts === page.facts)?.aliases ?? [];
+}
+
+function addRedirects(facts: readonly ReadPage[], byPath: ReadonlyMap<string, Page>, guesses: string[]): void {
   for (const {
     pathname,
     facts: { redirect },
@@ -145,12 +175,25 @@ function parentOf(page: Page, byPath: ReadonlyMap<string, Page>, home: Page | nu
   const said = trail.findLast((one) => one !== page) ?? target(up, page.pathname, byPath);
   // What lies right below the home page is at the top: nobody's section is the home page.
   if (said && said !== page) return said === home ? null : said;
+  const stem = stemPage(page, byPath, home);
+  if (stem) {
+    guesses.push(`${printable(page.pathname)} is put below "${stem.draft.label}" for its name.`);
+    return stem;
+  }
   const index = folderIndex(page.pathname, byPath);
   if (index && index !== home) {
     guesses.push(`${printable(page.pathname)} is put below "${index.draft.label}" for its folder.`);
     return index;
   }
   return null;
+}
+
+/** For "index-b.html" the page "index.html" beside it, where that links to it and the home page does not. */
+function stemPage(page: Page, byPath: ReadonlyMap<string, Page>, home: Page | null): Page | null {
+  const links = (from: Page) => from.facts.links.some((link) => target(link, from.pathname, byPath) === page);
+  const stem = page.pathname.replace(/-[^-/]+(?=\.x?html?$)/iu, '');
+  const found = stem === page.pathname ? null : (byPath.get(stem) ?? null);
+  return found && found !== home && links(found) && !(home && links(home)) ? found : null;
 }
 
 /** The index page of the nearest folder above that has one. */
@@ -195,25 +238,51 @@ function readingOrder(pages: readonly Page[], byPath: ReadonlyMap<string, Page>,
       page = next && !order.has(next) ? next : null;
     }
   };
-  follow(home);
-  for (const page of pages)
-    if (!order.has(page) && !target(page.facts.previous, page.pathname, byPath) && page.facts.next) follow(page);
-  const queue = home ? [home, ...pages.filter((page) => page !== home)] : [...pages];
-  for (const page of queue) {
+  const addLinked = (page: Page) => {
     for (const link of page.facts.links) {
       const linked = target(link, page.pathname, byPath);
       if (linked && (linked.parent === page || (page === home && linked.parent === null))) add(linked);
     }
+  };
+  follow(home);
+  if (home) addLinked(home);
+  for (const page of pages) {
+    const begins = page.facts.next !== null && !target(page.facts.previous, page.pathname, byPath);
+    if (begins) follow(page);
   }
+  for (const page of pages) addLinked(page);
   for (const page of pages) add(page);
   return order;
 }
 
+/**
+ * The pages at the top with those of one folder in a group: a folder without an index page still says that its pages
+ * belong together. The groups come last, since nothing says where else.
+ */
+function groupByFolder(top: readonly DraftPage[], guesses: string[]): DraftPage[] {
+  const folderOf = ({ href }: DraftPage) => /^\/([^/]+)\/[^/]/u.exec(href ?? '')?.[1] ?? '';
+  const groups = new Map<string, DraftPage[]>();
+  for (const page of top) groups.set(folderOf(page), [...(groups.get(folderOf(page)) ?? []), page]);
+  const alone = (folder: string) => folder === '' || (groups.get(folder)?.length ?? 0) < 3;
+  const grouped = [...groups].filter(([folder]) => !alone(folder));
+  for (const [folder, { length }] of grouped) {
+    guesses.push(
+      `${length} pages are in a group "${labelFromPath(folder)}" for their folder, which has no page of its own.`,
+    );
+  }
+  return [
+    ...top.filter((page) => alone(folderOf(page))),
+    ...grouped.map(([folder, pages]): DraftPage => ({ label: labelFromPath(folder), href: null, pages })),
+  ];
+}
+
+/** Headings of a first page that say where one is, and not on what site. */
+const plainHeading = /^(?:home|index|contents|table of contents|welcome|documentation|main page|start)\W*$/iu;
+
 function siteName(pages: readonly Page[], home: Page | null, folder: string, guesses: string[]): string {
-  const affix = commonAffix(pages.map((page) => page.facts.title));
+  for (const said of [home?.facts.heading, home?.draft.label]) if (said && !plainHeading.test(said)) return said;
+  const { affix } = labelStyle(pages.map((page) => page.facts.title));
   if (affix) return affix.text;
-  const title = home ? stripAffix(home.facts.title, null) : '';
-  if (title) return title;
   guesses.push('The name of the site is that of the folder: no title says it.');
   return path.basename(path.resolve(folder));
 }

@@ -38,9 +38,9 @@ export function readHtmlNavigation(file: string): Draft {
     : '';
   if (!name) reader.guesses.push('The name of the site is made from the file: the page has no title.');
   return {
-    name: name || labelFromPath(path.basename(file)),
+    name: name === undefined || name === '' ? labelFromPath(path.basename(file)) : name,
     origin: base.origin === placeholderOrigin ? null : base.origin,
-    language: (html && attribute(html, 'lang')) || null,
+    language: html ? attribute(html, 'lang') : null,
     pages: reader.pages,
     menus,
     guesses: reader.guesses,

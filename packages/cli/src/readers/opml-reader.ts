@@ -16,7 +16,7 @@ export function readOpml(file: string): Draft {
   const stack: DraftPage[] = [];
   const all: DraftPage[] = [];
   let root = '';
-  let title: string | null = null;
+  const titleTexts: string[] = [];
   let inTitle = false;
   readXml(readText(file), shown, {
     open(name, attributes) {
@@ -33,7 +33,7 @@ export function readOpml(file: string): Draft {
       all.push(page);
     },
     text(text) {
-      if (inTitle) title = (title ?? '') + text;
+      if (inTitle) titleTexts.push(text);
     },
     close(name) {
       if (name === 'title') inTitle = false;
@@ -44,7 +44,7 @@ export function readOpml(file: string): Draft {
     throw new Failure('nothing-found', `${shown} is no OPML outline: no <outline> within <opml> is in it.`);
   }
   const origin = settleAddresses(all, guesses);
-  const name = ((title ?? '') as string).trim();
+  const name = titleTexts.join('').trim();
   if (!name) guesses.push('The name of the site is made from its address: the outline has no title.');
   return { name: name || nameFromOrigin(origin), origin, language: null, pages: top, menus: [], guesses };
 }
@@ -65,7 +65,7 @@ function settleAddresses(pages: readonly DraftPage[], guesses: string[]): string
     if (page.href === null) continue;
     const url = urlOf(page.href);
     const path = page.href.startsWith('/') && !/^\/[/\\]/u.test(page.href) ? page.href : null;
-    if (url && url.origin === origin) page.href = literalPath(url.pathname);
+    if (url?.origin === origin) page.href = literalPath(url.pathname);
     else if (path !== null) page.href = literalPath(new URL(path, 'https://site.invalid').pathname);
     else if (!url || !/^(?:https?|mailto|tel):$/u.test(url.protocol)) {
       guesses.push(

@@ -12,7 +12,7 @@ export interface PageFacts {
   readonly previous: string | null;
   /** Where a page that only leads on leads to. */
   readonly redirect: string | null;
-  /** All links, in the order of the document. */
+  /** All links, those of the main content first, in the order of the document. */
   readonly links: readonly string[];
 }
 
@@ -39,14 +39,21 @@ export function readPageFacts(text: string): PageFacts {
   return {
     title: title ? textOf(title) : '',
     heading: heading ? textOf(heading, isPermalink) : '',
-    language: (html && attribute(html, 'lang')) || null,
+    language: html ? attribute(html, 'lang') : null,
     breadcrumbs: [...trailLinks.flatMap((link) => attribute(link, 'href') ?? []), ...fromData],
     up: relation('up'),
     next: relation('next'),
     previous: relation('previous'),
     redirect: redirectOf(elements),
-    links: anchors.flatMap((link) => attribute(link, 'href') ?? []),
+    // What the content links to says more of the order than what stands around it on every page.
+    links: [...anchors.filter(isInContent), ...anchors].flatMap((link) => attribute(link, 'href') ?? []),
   };
+}
+
+function isInContent(element: HtmlElement): boolean {
+  const isMain = (one: HtmlElement) =>
+    one.tagName === 'main' || one.tagName === 'article' || attribute(one, 'role') === 'main';
+  return closest(element, isMain) !== null;
 }
 
 /** The small sign after a heading that links to the heading itself. */

@@ -40,17 +40,31 @@ export function commonAffix(titles: readonly string[]): TitleAffix | null {
   return best && best.count >= 3 && best.count * 2 >= titles.length ? best.affix : null;
 }
 
+/** What the labels of a folder's pages have in common. */
+export interface LabelStyle {
+  readonly affix: TitleAffix | null;
+  /** Whether the pages are numbered like chapters, so that a number before a title is no part of it. */
+  readonly isNumbered: boolean;
+  readonly isRepeated: (title: string) => boolean;
+}
+
+export function labelStyle(titles: readonly string[]): LabelStyle {
+  const counts = new Map<string, number>();
+  for (const title of titles) counts.set(title, (counts.get(title) ?? 0) + 1);
+  const numbered = titles.filter((title) => /^\d+(?:\.\d+)*[.)]?\s/u.test(title)).length;
+  return {
+    affix: commonAffix(titles),
+    isNumbered: numbered * 3 >= titles.length,
+    isRepeated: (title) => (counts.get(title) ?? 0) > 1,
+  };
+}
+
 /** A label for a page: its title without the site's name, or its heading, or the words of its address. */
-export function labelPage(
-  { title, heading }: PageFacts,
-  affix: TitleAffix | null,
-  isRepeated: (label: string) => boolean,
-  segment: string,
-): LabelledPage {
-  const fromTitle = withoutNumber(stripAffix(title, affix));
-  const fromHeading = withoutNumber(heading);
+export function labelPage({ title, heading }: PageFacts, style: LabelStyle, segment: string): LabelledPage {
+  const fromTitle = withoutNumber(stripAffix(title, style.affix), style.isNumbered);
+  const fromHeading = withoutNumber(heading, style.isNumbered);
   // A title that many pages share is the site's name, or the chapter's, and no name of a page.
-  if (fromTitle && !isRepeated(title)) return { label: fromTitle, source: 'title' };
+  if (fromTitle && !style.isRepeated(title)) return { label: fromTitle, source: 'title' };
   if (fromHeading) return { label: fromHeading, source: 'heading' };
   if (fromTitle) return { label: fromTitle, source: 'title' };
   return { label: labelFromPath(segment), source: 'address' };
@@ -64,11 +78,12 @@ export function stripAffix(title: string, affix: TitleAffix | null): string {
   return title;
 }
 
-/** "3.2. Installing" and "Chapter 3. Installing" are both called "Installing"; a number alone stays. */
-function withoutNumber(text: string): string {
-  const plain = text.replace(
-    /^(?:(?:chapter|appendix|part|section)\s+)?(?:\d+(?:\.\d+)*|[A-Z](?:\.\d+)+|(?<=(?:chapter|appendix|part)\s+)[\dA-Z]+)[.:)]?\s+(?=\S)/iu,
-    '',
-  );
-  return plain.trim() || text.trim();
+/**
+ * "3.2. Installing" and "Chapter 3. Installing" are both called "Installing"; "3.11 documentation" is not called
+ * "documentation", unless the pages are numbered like chapters.
+ */
+function withoutNumber(text: string, isNumbered: boolean): string {
+  const chapter = /^(?:chapter|appendix|part|section)\s+[\dA-Z]+(?:\.\d+)*[.:)]?\s+(?=\S)/iu;
+  const number = isNumbered ? /^(?:\d+|[A-Z](?=\.\d))(?:\.\d+)*[.:)]?\s+(?=\S)/u : /^(?:\d+\.)+\s+(?=\S)/u;
+  return text.replace(chapter, '').replace(number, '').trim() || text.trim();
 }

@@ -24,5 +24,5 @@ function toType(value: unknown, indent: string): string {
     });
     return fields.length === 0 ? 'Record<never, never>' : ['{', ...fields, `${indent}}`].join('\n');
   }
-  return JSON.stringify(value) ?? 'undefined';
+  return JSON.stringify(value);
 }

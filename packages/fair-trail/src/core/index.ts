@@ -67,6 +67,7 @@ export { reviewSite, type ReviewOptions } from './site/review.ts';
 export { compareSites, type SiteChange } from './site/compare.ts';
 export { forAudience } from './site/for-audience.ts';
 export { outline, type OutlineItem, type OutlineOptions } from './output/outline.ts';
+export { escapeMarkup, escapeXml } from './output/escape.ts';
 export { toHtml } from './output/html.ts';
 export { nestedListHtml } from './output/nested-list.ts';
 export { breadcrumbJsonLd } from './output/breadcrumb-data.ts';

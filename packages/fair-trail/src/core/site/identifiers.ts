@@ -70,11 +70,16 @@ export type EntryParams<Definition extends SiteDefinition, Id extends string> = 
     ? Readonly<Record<string, string>>
     : IsLoose<PathOf<EntryWith<Definition, Id>>> extends true
       ? Readonly<Record<string, string>>
-      : Readonly<Record<NameIn<PathOf<EntryWith<Definition, Id>>>, string>> &
+      : // An entry without params has the empty object type here, and means it.
+        // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- as said
+        Readonly<Record<NameIn<PathOf<EntryWith<Definition, Id>>>, string>> &
+          // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- as said
           Readonly<Partial<Record<QueryOf<EntryWith<Definition, Id>>, string>>>;
 
 /** The arguments after an id: params are left out where none is needed. */
 export type ParamsArgument<Definition extends SiteDefinition, Id extends string> =
+  // The empty object fits where nothing is needed.
+  // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- asked for on purpose
   Record<never, never> extends EntryParams<Definition, Id>
     ? [params?: EntryParams<Definition, Id>]
     : [params: EntryParams<Definition, Id>];

@@ -128,7 +128,7 @@ describe('locate', () => {
 /** Every address of a definition, with its entry's id, outermost first. */
 function addressesOf(entries: readonly EntryDefinition[]): { id: string; steps: string[] }[] {
   return entries.flatMap(({ id, href, entries: below = [] }) => [
-    { id, steps: String(href).split('/').filter(Boolean) },
+    { id, steps: (typeof href === 'string' ? href : '').split('/').filter(Boolean) },
     ...addressesOf(below),
   ]);
 }

@@ -13,8 +13,7 @@ export function matchTokens(tokens: readonly Token[], text: string, source = tex
   /** At `[token][place]`, whether the tokens from there on fit the text from there on. */
   const fits: Uint8Array[] = [];
   fits[tokens.length] = last;
-  for (let index = tokens.length - 1; index >= 0; index -= 1) {
-    const token = tokens[index] as Token;
+  for (const [index, token] of [...tokens.entries()].reverse()) {
     const after = fits[index + 1] ?? last;
     fits[index] = token.kind === 'text' ? fitsText(token.text, text, after) : fitsNamed(token, text, after);
   }

@@ -24,7 +24,8 @@ export function recordOf(
   records: SiteRecords,
 ): SiteRecord | undefined {
   const list = recordsOf(entry, records);
-  return Array.isArray(list) ? list.find((record: SiteRecord) => sameParams(record.params, params)) : undefined;
+  if (list === null || typeof list === 'string') return undefined;
+  return list.find((record) => sameParams(record.params, params));
 }
 
 export function sameParams(one: Readonly<Record<string, string>>, other: Readonly<Record<string, string>>): boolean {

@@ -43,7 +43,7 @@ function told(changes: readonly SiteChange[]): string[] {
 describe('comparing two versions', () => {
   const before = defineSite(marram);
   const compare = (entries: SiteDefinition['entries']) =>
-    told(compareSites(before, defineSite({ name: 'x', entries } as SiteDefinition)));
+    told(compareSites(before, defineSite({ name: 'x', entries })));
   const rest = marram.entries.slice(1);
 
   test('of the same site finds nothing', () => {

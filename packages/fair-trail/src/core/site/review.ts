@@ -34,7 +34,7 @@ function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Prob
   const found: Problem[] = [];
   const at = (field: string) => `${entry.pointer}/${field}`;
   for (const text of Object.values(entry.labels)) {
-    if ([...text].length > longestLabel) {
+    if (lengthOf(text) > longestLabel) {
       found.push(problem('label-too-long', at('label'), { value: text, expected: String(longestLabel) }));
     }
   }
@@ -49,6 +49,11 @@ function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Prob
   const taker = takerOf(site, entry);
   if (taker) found.push(problem('address-shadowed', at('href'), { value: entry.href ?? '', other: taker.pointer }));
   return found;
+}
+
+/** What a reader counts as characters, whatever they are made of. */
+function lengthOf(text: string): number {
+  return [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(text)].length;
 }
 
 /** Hosts that are reserved for examples and tests, or are the developer's own machine. */

@@ -1,28 +1,10 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { afterAll, describe, expect, test } from 'vitest';
-
-const root = path.resolve(import.meta.dirname, '../../..');
-const observatory = 'examples/observatory/observatory.site.json';
-const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-'));
-afterAll(() => rmSync(folder, { recursive: true }));
-
-function run(...args: string[]): { status: number | null; stdout: string; stderr: string } {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['packages/cli/bin/fair-trail.js', ...args], {
-    cwd: root,
-    encoding: 'utf8',
-    env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '' },
-  });
-  return { status, stdout, stderr };
-}
+import { describe, expect, test } from 'vitest';
+import { observatory, root, run, write, type Outcome } from '../test-command.samples.ts';
 
 /** Runs `show` on a file with this content. */
-function runOn(content: string | Uint8Array, ...args: string[]): ReturnType<typeof run> {
-  const file = path.join(folder, 'some.site.json');
-  writeFileSync(file, content);
-  return run('show', file, ...args);
+function runOn(content: string | Uint8Array, ...args: string[]): Outcome {
+  return run('show', write('some.site.json', content), ...args);
 }
 
 /** The sections of a text answer, by their titles. */

@@ -1,0 +1,42 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll } from 'vitest';
+
+export const root = path.resolve(import.meta.dirname, '../../..');
+export const observatory = 'examples/observatory/observatory.site.json';
+
+export interface Outcome {
+  readonly status: number | null;
+  readonly stdout: string;
+  readonly stderr: string;
+}
+
+/** Runs the built command at the top of the clone, without colors. */
+export function run(...args: string[]): Outcome {
+  // Even an empty value of this one asks for colors.
+  const { FORCE_COLOR: _, ...environment } = process.env;
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['packages/cli/bin/fair-trail.js', ...args], {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...environment, NO_COLOR: '1' },
+  });
+  return { status, stdout, stderr };
+}
+
+const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** The path of a name in a folder that lasts as long as the tests of one file. */
+export function place(name: string): string {
+  return path.join(folder, name);
+}
+
+/** Writes a file there, with the folders it lies in; answers its path. */
+export function write(name: string, content: string | Uint8Array): string {
+  const file = place(name);
+  mkdirSync(path.dirname(file), { recursive: true });
+  writeFileSync(file, content);
+  return file;
+}
