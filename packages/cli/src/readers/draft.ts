@@ -106,6 +106,7 @@ export function labelFromPath(segment: string): string {
 }
 
 export function decode(text: string): string {
+  if (!text.includes('%')) return text;
   try {
     return decodeURIComponent(text);
   } catch {
@@ -123,6 +124,7 @@ function toItem(item: DraftItem, ids: ReadonlyMap<DraftPage, string>): MenuItemD
 
 /** A path of an address, written so that nothing in it is read as a param. */
 export function literalPath(pathname: string): string {
+  if (/^[\w./~-]*$/u.test(pathname)) return pathname;
   return decodeSafely(pathname).replace(/[:*{}()?+\\#]/gu, (character) => {
     return character === '?' || character === '#' ? encodeURIComponent(character) : `\\${character}`;
   });

@@ -60,10 +60,18 @@ function readLocations(text: string, file: string): { root: string; locations: s
   return { root, locations };
 }
 
+function parseAddress(address: string): URL | null {
+  try {
+    return new URL(address);
+  } catch {
+    return null;
+  }
+}
+
 /** A tree by the segments of the paths, with labels made of their words. */
 export function draftFromAddresses(addresses: readonly string[], guesses: string[]): Draft {
   const urls = addresses.flatMap((address) => {
-    const url = URL.canParse(address) ? new URL(address) : null;
+    const url = parseAddress(address);
     if (url?.protocol === 'https:' || url?.protocol === 'http:') return [url];
     guesses.push(`Left out "${printable(address)}": it is no http or https address.`);
     return [];

@@ -9,8 +9,8 @@ import {
   readRequired,
   readText,
   readTexts,
+  Place,
   type Languages,
-  type Place,
 } from './fields.ts';
 import type { CheckedDefinition } from './identifiers.ts';
 import { placeholdersIn } from './labels.ts';
@@ -67,7 +67,7 @@ export function defineSite<const Definition extends SiteDefinition>(
 /** As `defineSite`, for a value that may be anything; never throws for what is in it. */
 export function checkSite(definition: unknown, options: SiteOptions = {}): SiteCheck {
   const problems: Problem[] = [];
-  const place: Place = { pointer: '', problems };
+  const place = new Place(problems);
   const object = readObject(definition, siteFields, place);
   if (!object) return { site: null, problems };
   const optional = <Value>(field: string, read: (value: unknown, at: Place) => Value | null) =>

@@ -2,14 +2,25 @@ import { nearest } from './nearest.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type Problem } from './problems.ts';
 
-/** Where a value stands, and where its problems go. */
-export interface Place {
-  readonly pointer: string;
+/** Where a value stands, and where its problems go. The pointer is only written out for those that have one. */
+export class Place {
   readonly problems: Problem[];
+  readonly #parent: Place | null;
+  readonly #step: string | number;
+
+  constructor(problems: Problem[], parent: Place | null = null, step: string | number = '') {
+    this.problems = problems;
+    this.#parent = parent;
+    this.#step = step;
+  }
+
+  get pointer(): string {
+    return this.#parent ? pointerTo(this.#parent.pointer, this.#step) : '';
+  }
 }
 
 export function below(place: Place, step: string | number): Place {
-  return { pointer: pointerTo(place.pointer, step), problems: place.problems };
+  return new Place(place.problems, place, step);
 }
 
 /** What a value is called in a message. */

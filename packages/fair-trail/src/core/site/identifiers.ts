@@ -61,6 +61,9 @@ type PathOf<One> = One extends { readonly href: infer Href } ? Extract<Values<Hr
 
 type QueryOf<One> = One extends { readonly query: readonly (infer Key extends string)[] } ? Key : never;
 
+// An entry without params has the empty object type, and means it.
+/* eslint-disable @typescript-eslint/no-generated-empty-object-type */
+
 /** The params of one entry: each named one is needed, unless the path has optional parts; the query's never are. */
 export type EntryParams<Definition extends SiteDefinition, Id extends string> = [EntryWith<Definition, Id>] extends [
   never,
@@ -70,19 +73,16 @@ export type EntryParams<Definition extends SiteDefinition, Id extends string> = 
     ? Readonly<Record<string, string>>
     : IsLoose<PathOf<EntryWith<Definition, Id>>> extends true
       ? Readonly<Record<string, string>>
-      : // An entry without params has the empty object type here, and means it.
-        // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- as said
-        Readonly<Record<NameIn<PathOf<EntryWith<Definition, Id>>>, string>> &
-          // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- as said
+      : Readonly<Record<NameIn<PathOf<EntryWith<Definition, Id>>>, string>> &
           Readonly<Partial<Record<QueryOf<EntryWith<Definition, Id>>, string>>>;
 
 /** The arguments after an id: params are left out where none is needed. */
 export type ParamsArgument<Definition extends SiteDefinition, Id extends string> =
-  // The empty object fits where nothing is needed.
-  // eslint-disable-next-line @typescript-eslint/no-generated-empty-object-type -- asked for on purpose
   Record<never, never> extends EntryParams<Definition, Id>
     ? [params?: EntryParams<Definition, Id>]
     : [params: EntryParams<Definition, Id>];
+
+/* eslint-enable @typescript-eslint/no-generated-empty-object-type */
 
 /** A definition whose menus and home name only entries that it has. */
 export type CheckedDefinition<Definition extends SiteDefinition> = Definition &

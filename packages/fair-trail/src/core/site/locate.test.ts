@@ -101,6 +101,7 @@ describe('locate', () => {
     ['/a/:path*', '/a/x/y', { path: 'x/y' }],
     ['/a/:from-:to', '/a/x-y-z', { from: 'x', to: 'y-z' }],
     ['/a/*?', '/a', {}],
+    ['/a/*{/b}?*', '/a', { 0: '', 1: '' }],
     ['/a/:name.html', '/a/b%2Fc.html', { name: 'b/c' }],
     ['/:name/*.html', '/b%2Fc/d%2Fe.html', { name: 'b/c', 0: 'd/e' }],
   ])('%s takes from %s the params %j', (href, url, params) => {

@@ -159,6 +159,12 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
 
   /** `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too. */
   const endOfNothing = (node: Node): End | null => {
+    for (const { tokens, end } of node.tails ?? []) {
+      const taken = matchTokens(tokens, '');
+      if (!taken) continue;
+      values.push(...taken);
+      return end;
+    }
     if (!node.wildcard || node.wildcard.filled) return null;
     values.push('');
     return node.wildcard;

@@ -1,26 +1,23 @@
 import { hrefKind } from './address.ts';
-import type { EntryDefinition, Opens } from './definition.ts';
+import type { EntryDefinition } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
 import {
   below,
-  readBoolean,
-  readChoice,
   readList,
   readName,
-  readNumber,
   readObject,
   readOptional,
   readRequired,
-  readText,
   readTexts,
   type Languages,
   type Place,
 } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
 import type { Place as Address } from './match.ts';
-import { nearest } from './nearest.ts';
-import { namesOf, parsePathname, pathKey, PathSyntaxError, type Path } from './pathname.ts';
+import { pathKey, type Path } from './pathname.ts';
 import { problem, type ProblemCode } from './problems.ts';
+import { namesIn, readHref, readPaths, sameNames } from './read-address.ts';
+import { none, readDetails, type EntryContext } from './read-details.ts';
 
 const entryFields = [
   'id',
@@ -43,6 +40,12 @@ const entryFields = [
   'entries',
 ] as const;
 
+/** The fields of other addresses, and whether those lead on to the entry's own. */
+const otherAddresses = [
+  ['aliases', false],
+  ['movedFrom', true],
+] as const;
+
 /** Deeper than any tree that people could find their way in, and shallow enough to recurse over. */
 const mostLevels = 32;
 
@@ -51,13 +54,6 @@ export interface EntryIndex {
   readonly byId: ReadonlyMap<string, Entry>;
   /** For each language every address, alias and old address, in the order of the file. */
   readonly addresses: Readonly<Record<string, readonly Address[]>>;
-}
-
-/** What the site says before its entries, and they depend on. */
-export interface EntryContext {
-  readonly languages: Languages;
-  /** The audiences that there are; null where the site does not list them. */
-  readonly audiences: readonly string[] | null;
 }
 
 export function readEntries(
@@ -74,15 +70,16 @@ class EntryReader implements EntryIndex {
   readonly byId = new Map<string, Entry>();
   readonly addresses: Readonly<Record<string, Address[]>>;
   readonly #languages: Languages;
-  readonly #audiences: readonly string[] | null;
+  readonly #context: EntryContext;
   /** Where each address of a language, without the names of its params, was first written. */
-  readonly #written = new Map<string, string>();
+  readonly #written = new Map<string, Place>();
   /** The pairs of places whose conflict is reported already. */
   readonly #told = new Set<string>();
 
-  constructor({ languages, audiences }: EntryContext) {
+  constructor(context: EntryContext) {
+    const { languages } = context;
+    this.#context = context;
     this.#languages = languages;
-    this.#audiences = audiences;
     this.addresses = Object.fromEntries(languages.all.map((language) => [language, []]));
   }
 
@@ -97,20 +94,14 @@ class EntryReader implements EntryIndex {
   #readEntry(value: unknown, parent: Entry | null, level: number, place: Place): Entry | null {
     const object = readObject(value, entryFields, place);
     if (!object) return null;
-    const optional = <Value>(field: string, read: (value: unknown, at: Place) => Value | null) =>
-      readOptional(object, field, read, place);
-    const texts = (what: string) => (one: unknown, at: Place) => readTexts(one, what, this.#languages, at);
-    const named = (what: string) => (one: unknown, at: Place) => readName(one, what, at);
-
-    const id = readRequired(object, 'id', 'a short name for the entry', named('an id'), place);
-    const labels = readRequired(object, 'label', 'the text people will read', texts('label'), place) ?? {};
-    const hrefs = optional('href', (one, at) => readTexts(one, 'href', this.#languages, at, readHref));
+    const id = readRequired(object, 'id', 'a short name for the entry', readId, place);
+    const labels = readRequired(object, 'label', 'the text people will read', this.#readLabel, place) ?? {};
+    const hrefs = object['href'] === undefined ? null : readOptional(object, 'href', this.#readHrefs, place);
     const href = hrefs?.[this.#languages.own] ?? null;
     const outside = href !== null && hrefKind(href) === 'outside';
     const paths = hrefs && !outside ? this.#readPaths(hrefs, object['href'], below(place, 'href')) : {};
-    const pathNames = namesIn(paths[this.#languages.own] ?? []);
-    const query = optional('query', (one, at) => readQuery(one, pathNames, at)) ?? [];
-    const audience = optional('audience', (one, at) => readAudience(one, this.#audiences, at));
+    const pathNames = namesIn(paths[this.#languages.own] ?? none);
+    const details = readDetails(object, pathNames, this.#context, place);
     const children: Entry[] = [];
     const entry: Entry = {
       id: id ?? '',
@@ -120,24 +111,26 @@ class EntryReader implements EntryIndex {
       hrefs,
       outside,
       paths,
-      isRoot: Object.values(paths).some((ways) => ways.some((path) => path.length === 0)),
-      paramNames: [...pathNames, ...query],
-      query,
-      audiences: [...(parent?.audiences ?? []), ...(audience ? [audience] : [])],
-      planned: optional('planned', readBoolean) ?? false,
-      opens: optional('opens', readOpens) ?? 'same-tab',
-      summaries: optional('summary', texts('summary')),
-      badges: optional('badge', texts('badge')),
-      icon: optional('icon', named('the name of an icon')),
-      currentIcon: optional('currentIcon', named('the name of an icon')),
-      priority: optional('priority', readNumber) ?? 0,
-      flex: optional('flex', readFlex),
-      breadcrumb: optional('breadcrumb', readBoolean) ?? true,
-      records: optional('records', named('the name of records')),
+      isRoot: href !== null && Object.values(paths).some((ways) => ways.some((path) => path.length === 0)),
+      paramNames: details.query.length === 0 ? pathNames : [...pathNames, ...details.query],
+      query: details.query,
+      audiences: details.audience ? [...(parent?.audiences ?? none), details.audience] : (parent?.audiences ?? none),
+      planned: details.planned,
+      opens: details.opens,
+      summaries: details.summaries,
+      badges: details.badges,
+      icon: details.icon,
+      currentIcon: details.currentIcon,
+      priority: details.priority,
+      flex: details.flex,
+      breadcrumb: details.breadcrumb,
+      records: details.records,
       parent,
       entries: children,
       definition: object as unknown as EntryDefinition,
-      pointer: place.pointer,
+      get pointer() {
+        return place.pointer;
+      },
     };
     if (id !== null) this.#addId(id, entry, below(place, 'id'));
     for (const language of this.#languages.all) {
@@ -145,18 +138,28 @@ class EntryReader implements EntryIndex {
       const written = hrefs?.[language] ?? href ?? '';
       for (const path of paths[language] ?? []) this.#addAddress(language, { entry, path, moved: false }, written, at);
     }
-    optional('aliases', (one, at) => readList(one, (alias, in_) => this.#readOther(alias, entry, false, in_), at));
-    optional('movedFrom', (one, at) => readList(one, (old, in_) => this.#readOther(old, entry, true, in_), at));
+    for (const [field, moved] of otherAddresses) {
+      if (object[field] === undefined) continue;
+      const readOther = (one: unknown, in_: Place) => this.#readOther(one, entry, moved, in_);
+      readOptional(object, field, (list, at) => readList(list, readOther, at), place);
+    }
     checkEntry(object, entry, this.#languages.own, place);
+    if (object['entries'] === undefined) return entry;
     // The parent must be whole before its children refer to it; only its list of children is filled afterwards.
-    children.push(...(optional('entries', (one, at) => this.readSiblings(one, entry, level + 1, at)) ?? []));
+    const readBelow = (list: unknown, at: Place) => this.readSiblings(list, entry, level + 1, at);
+    children.push(...(readOptional(object, 'entries', readBelow, place) ?? []));
     return entry;
   }
+
+  readonly #readLabel = (value: unknown, at: Place) => readTexts(value, 'label', this.#languages, at);
+
+  readonly #readHrefs = (value: unknown, at: Place) => readTexts(value, 'href', this.#languages, at, readHref);
 
   /** The paths of each language; those of a language without an href of its own are the site's own. */
   #readPaths(hrefs: Texts, written: unknown, place: Place): Readonly<Record<string, readonly Path[]>> {
     const { all, own } = this.#languages;
     const ownPaths = readPaths(hrefs[own] ?? '', typeof written === 'object' ? below(place, own) : place);
+    if (all.length === 1) return { [own]: ownPaths };
     const names = namesIn(ownPaths);
     const rows = all.map((language) => {
       const href = hrefs[language];
@@ -207,14 +210,14 @@ class EntryReader implements EntryIndex {
     const known = this.#written.get(key);
     if (known !== undefined) {
       // Two entries that meet in one language often meet in all: that is one mistake.
-      const pair = `${place.pointer} ${known}`;
+      const pair = `${place.pointer} ${known.pointer}`;
       if (!this.#told.has(pair)) {
-        place.problems.push(problem('duplicate-address', place.pointer, { value: written, other: known }));
+        place.problems.push(problem('duplicate-address', place.pointer, { value: written, other: known.pointer }));
       }
       this.#told.add(pair);
       return;
     }
-    this.#written.set(key, place.pointer);
+    this.#written.set(key, place);
     const [first] = address.path;
     if (language === own && first?.kind === 'literal' && first.text !== own && all.includes(first.text)) {
       const details = { value: first.text, other: place.pointer };
@@ -222,14 +225,6 @@ class EntryReader implements EntryIndex {
     }
     this.addresses[language]?.push(address);
   }
-}
-
-function namesIn(paths: readonly Path[]): string[] {
-  return [...new Set(paths.flat().flatMap(namesOf))];
-}
-
-function sameNames(one: readonly string[], other: readonly string[]): boolean {
-  return one.length === other.length && one.every((name) => other.includes(name));
 }
 
 function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own: string, place: Place): void {
@@ -246,7 +241,11 @@ function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own
   if (entry.records !== null && hasPath && entry.paramNames.length === 0) {
     report('records-without-params', 'records', { value: entry.records });
   }
-  const unknown = new Set(Object.values(entry.labels).flatMap(placeholdersIn));
+  const unknown = new Set<string>();
+  for (const text of Object.values(entry.labels)) {
+    if (text.includes('{')) for (const name of placeholdersIn(text)) unknown.add(name);
+  }
+  if (unknown.size === 0) return;
   for (const name of entry.paramNames) unknown.delete(name);
   const expected = entry.paramNames.map((param) => `{${param}}`).join(', ');
   for (const name of unknown) {
@@ -254,74 +253,6 @@ function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own
   }
 }
 
-function readHref(value: unknown, place: Place): string | null {
-  const href = typeof value === 'string' && value === '' ? value : readText(value, 'href', place);
-  if (href === null) return null;
-  if (hrefKind(href) !== 'unsafe') return href;
-  place.problems.push(problem('unsafe-href', place.pointer, { value: href }));
-  return null;
-}
-
-function readPaths(href: string, place: Place): readonly Path[] {
-  try {
-    return parsePathname(href);
-  } catch (error) {
-    if (!(error instanceof PathSyntaxError)) throw error;
-    place.problems.push(problem('path-syntax', place.pointer, { value: href, other: error.message }));
-    return [];
-  }
-}
-
-function readQuery(value: unknown, taken: readonly string[], place: Place): string[] | null {
-  return readList(
-    value,
-    (member, at) => {
-      const key = readName(member, 'a key of the query', at);
-      if (key !== null && taken.includes(key)) {
-        at.problems.push(problem('query-name-taken', at.pointer, { value: key }));
-      }
-      return key;
-    },
-    place,
-  );
-}
-
-function readAudience(value: unknown, known: readonly string[] | null, place: Place): string[] | null {
-  const readOne = (member: unknown, at: Place) => {
-    const name = readName(member, 'the name of an audience', at);
-    if (name !== null && known?.includes(name) === false) {
-      const other = nearest(name, known);
-      at.problems.push(problem('unknown-audience', at.pointer, { value: name, ...(other && { other }) }));
-    }
-    return name;
-  };
-  const names = readList(value, readOne, place);
-  if (Array.isArray(value) && value.length === 0) {
-    place.problems.push(problem('empty-text', place.pointer, { value: 'list of audiences' }));
-  }
-  return names;
-}
-
-function readOpens(value: unknown, place: Place): Opens | null {
-  return readChoice<Opens>(value, ['same-tab', 'new-tab'], place);
-}
-
-/** CSS Flexbox section 7.1.1: a keyword, or grow and shrink in numbers with a basis at either end. */
-const flexSyntax = new RegExp(
-  ['none|auto|initial', '{n}', '{n} {n}', '{n} {b}', '{n} {n} {b}', '{b}', '{b} {n}', '{b} {n} {n}']
-    .map((form) =>
-      form.replaceAll('{n}', '\\d*\\.?\\d+').replaceAll('{b}', '(?:auto|content|0|\\d*\\.?\\d+(?:[a-z]+|%))'),
-    )
-    .map((form) => `(?:${form})`)
-    .join('|')
-    .replace(/^/u, '^(?:')
-    .replace(/$/u, ')$'),
-  'u',
-);
-
-function readFlex(value: unknown, place: Place): string | null {
-  const text = readText(value, 'flex', place);
-  if (text === null || flexSyntax.test(text.trim().replace(/\s+/gu, ' '))) return text;
-  place.problems.push(problem('flex-syntax', place.pointer, { value: text }));
-  return null;
+function readId(value: unknown, place: Place): string | null {
+  return readName(value, 'an id', place);
 }

@@ -1,0 +1,49 @@
+/**
+ * Bundles what an app would import of each entry point, minifies and compresses it, and holds the bytes against
+ * `size-budgets.json`. Part of `npm run check`: a budget that is broken fails it.
+ */
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { build } from 'vite';
+
+const here = import.meta.dirname;
+const budgets = JSON.parse(readFileSync(path.join(here, 'size-budgets.json'), 'utf8'));
+// Within the clone, so that the packages are found as an app would find them.
+const folder = mkdtempSync(path.join(here, '../node_modules/.fair-trail-sizes-'));
+let isOver = false;
+try {
+  for (const [name, { import: code, budget }] of Object.entries(budgets)) {
+    const entry = path.join(folder, 'entry.js');
+    writeFileSync(entry, code);
+    const { output } = [
+      await build({
+        root: folder,
+        configFile: false,
+        logLevel: 'error',
+        build: {
+          write: false,
+          minify: true,
+          target: 'es2022',
+          lib: { entry, formats: ['es'], fileName: 'entry', cssFileName: 'style' },
+          rolldownOptions: { external: [/^react($|\/)/u] },
+        },
+      }),
+    ].flat()[0];
+    const isStyle = code.includes('.css');
+    const text = output
+      .filter((file) => file.fileName.endsWith('.css') === isStyle)
+      .map((file) => file.code ?? file.source)
+      .join('');
+    const bytes = gzipSync(text, { level: 9 }).length;
+    const sign = bytes > budget ? 'OVER' : 'ok';
+    isOver ||= bytes > budget;
+    console.log(`${sign.padEnd(5)}${String(bytes).padStart(6)} of ${String(budget).padStart(6)} bytes  ${name}`);
+  }
+} finally {
+  rmSync(folder, { recursive: true });
+}
+if (isOver) {
+  console.error('A size budget is broken. Make it smaller, or say in the change why the budget must grow.');
+  process.exitCode = 1;
+}

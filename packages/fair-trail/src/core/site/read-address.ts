@@ -1,0 +1,35 @@
+import { hrefKind } from './address.ts';
+import { readText, type Place } from './fields.ts';
+import { namesOf, parsePathname, PathSyntaxError, type Path } from './pathname.ts';
+import { problem } from './problems.ts';
+import { none } from './read-details.ts';
+
+/** The names of the params in these paths, each once. */
+export function namesIn(paths: readonly Path[]): readonly string[] {
+  if (paths.every((path) => path.every(({ kind }) => kind === 'literal'))) return none;
+  return [...new Set(paths.flat().flatMap(namesOf))];
+}
+
+export function sameNames(one: readonly string[], other: readonly string[]): boolean {
+  return one.length === other.length && one.every((name) => other.includes(name));
+}
+
+/** An address that may be linked to. */
+export function readHref(value: unknown, place: Place): string | null {
+  const href = typeof value === 'string' && value === '' ? value : readText(value, 'href', place);
+  if (href === null) return null;
+  if (hrefKind(href) !== 'unsafe') return href;
+  place.problems.push(problem('unsafe-href', place.pointer, { value: href }));
+  return null;
+}
+
+/** The addresses that a path stands for; none, with a problem, where it cannot be read. */
+export function readPaths(href: string, place: Place): readonly Path[] {
+  try {
+    return parsePathname(href);
+  } catch (error) {
+    if (!(error instanceof PathSyntaxError)) throw error;
+    place.problems.push(problem('path-syntax', place.pointer, { value: href, other: error.message }));
+    return [];
+  }
+}

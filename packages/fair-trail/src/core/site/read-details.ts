@@ -1,0 +1,156 @@
+import type { Opens } from './definition.ts';
+import type { Entry } from './entry.ts';
+import {
+  readBoolean,
+  readChoice,
+  readList,
+  readName,
+  readNumber,
+  readOptional,
+  readText,
+  readTexts,
+  type Languages,
+  type Place,
+} from './fields.ts';
+import { nearest } from './nearest.ts';
+import { problem } from './problems.ts';
+
+/** What the site says before its entries, and they depend on. */
+export interface EntryContext {
+  readonly languages: Languages;
+  /** The audiences that there are; null where the site does not list them. */
+  readonly audiences: readonly string[] | null;
+}
+
+const detailFields = [
+  'query',
+  'audience',
+  'planned',
+  'opens',
+  'summary',
+  'badge',
+  'icon',
+  'currentIcon',
+  'priority',
+  'flex',
+  'breadcrumb',
+  'records',
+] as const;
+
+/** What an entry may have besides its name, its addresses and its place in the tree. */
+export interface Details extends Pick<
+  Entry,
+  | 'query'
+  | 'planned'
+  | 'opens'
+  | 'summaries'
+  | 'badges'
+  | 'icon'
+  | 'currentIcon'
+  | 'priority'
+  | 'flex'
+  | 'breadcrumb'
+  | 'records'
+> {
+  readonly audience: readonly string[] | null;
+}
+
+/** Shared by the many entries that have nothing of a kind. */
+export const none: readonly never[] = [];
+
+const noDetails: Details = {
+  query: none,
+  audience: null,
+  planned: false,
+  opens: 'same-tab',
+  summaries: null,
+  badges: null,
+  icon: null,
+  currentIcon: null,
+  priority: 0,
+  flex: null,
+  breadcrumb: true,
+  records: null,
+};
+
+/** Reads them; the many entries that have nothing of the kind share one value that says so. */
+export function readDetails(
+  object: Readonly<Record<string, unknown>>,
+  pathNames: readonly string[],
+  { languages, audiences }: EntryContext,
+  place: Place,
+): Details {
+  if (!detailFields.some((field) => object[field] !== undefined)) return noDetails;
+  const optional = <Value>(field: string, read: (value: unknown, at: Place) => Value | null) =>
+    readOptional(object, field, read, place);
+  const texts = (what: string) => (one: unknown, at: Place) => readTexts(one, what, languages, at);
+  const named = (what: string) => (one: unknown, at: Place) => readName(one, what, at);
+  return {
+    query: optional('query', (one, at) => readQuery(one, pathNames, at)) ?? none,
+    audience: optional('audience', (one, at) => readAudience(one, audiences, at)),
+    planned: optional('planned', readBoolean) ?? false,
+    opens: optional('opens', readOpens) ?? 'same-tab',
+    summaries: optional('summary', texts('summary')),
+    badges: optional('badge', texts('badge')),
+    icon: optional('icon', named('the name of an icon')),
+    currentIcon: optional('currentIcon', named('the name of an icon')),
+    priority: optional('priority', readNumber) ?? 0,
+    flex: optional('flex', readFlex),
+    breadcrumb: optional('breadcrumb', readBoolean) ?? true,
+    records: optional('records', named('the name of records')),
+  };
+}
+
+function readQuery(value: unknown, taken: readonly string[], place: Place): string[] | null {
+  return readList(
+    value,
+    (member, at) => {
+      const key = readName(member, 'a key of the query', at);
+      if (key !== null && taken.includes(key)) {
+        at.problems.push(problem('query-name-taken', at.pointer, { value: key }));
+      }
+      return key;
+    },
+    place,
+  );
+}
+
+function readAudience(value: unknown, known: readonly string[] | null, place: Place): string[] | null {
+  const readOne = (member: unknown, at: Place) => {
+    const name = readName(member, 'the name of an audience', at);
+    if (name !== null && known?.includes(name) === false) {
+      const other = nearest(name, known);
+      at.problems.push(problem('unknown-audience', at.pointer, { value: name, ...(other && { other }) }));
+    }
+    return name;
+  };
+  const names = readList(value, readOne, place);
+  if (Array.isArray(value) && value.length === 0) {
+    place.problems.push(problem('empty-text', place.pointer, { value: 'list of audiences' }));
+  }
+  return names;
+}
+
+function readOpens(value: unknown, place: Place): Opens | null {
+  return readChoice<Opens>(value, ['same-tab', 'new-tab'], place);
+}
+
+/** CSS Flexbox section 7.1.1: a keyword, or grow and shrink in numbers with a basis at either end. */
+const flexSyntax = new RegExp(
+  ['none|auto|initial', '{n}', '{n} {n}', '{n} {b}', '{n} {n} {b}', '{b}', '{b} {n}', '{b} {n} {n}']
+    .map((form) =>
+      form.replaceAll('{n}', '\\d*\\.?\\d+').replaceAll('{b}', '(?:auto|content|0|\\d*\\.?\\d+(?:[a-z]+|%))'),
+    )
+    .map((form) => `(?:${form})`)
+    .join('|')
+    .replace(/^/u, '^(?:')
+    .replace(/$/u, ')$'),
+  'u',
+);
+
+function readFlex(value: unknown, place: Place): string | null {
+  const text = readText(value, 'flex', place);
+  if (text === null || flexSyntax.test(text.trim().replace(/\s+/gu, ' '))) return text;
+  place.problems.push(problem('flex-syntax', place.pointer, { value: text }));
+  return null;
+}
