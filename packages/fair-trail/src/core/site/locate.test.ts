@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { effort } from '../../../../../tests/effort.ts';
 import { defineSite } from './define.ts';
 import type { EntryDefinition } from './definition.ts';
 import { locate, samePosition, titleOf } from './locate.ts';
@@ -177,7 +178,7 @@ describe('on random sites and addresses', () => {
         const { entry, status } = locate(defineSite(definition), url);
         expect(status === 'exact' ? entry?.id : null).toBe(slowly(definition.entries, segmentsOf(url)));
       }),
-      { numRuns: 3000 },
+      { numRuns: effort(3000, 100_000) },
     );
   });
 
@@ -210,7 +211,7 @@ describe('on random sites and addresses', () => {
       fc.property(fc.oneof(fc.string({ unit: 'binary', maxLength: 60 }), fc.webUrl()), (url) => {
         expect(['exact', 'inside', 'unknown']).toContain(locate(site, url).status);
       }),
-      { numRuns: 2000 },
+      { numRuns: effort(2000, 1_000_000) },
     );
   });
 });
