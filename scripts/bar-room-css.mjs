@@ -16,6 +16,9 @@ const narrow = [
   '--ft-bar-panel-line: 2px;',
   '--ft-bar-flow: column nowrap;',
   '--ft-bar-item-line: 1px;',
+  '--ft-bar-divider-margin: 0;',
+  '--ft-bar-divider-upright: 0;',
+  '--ft-bar-divider-across: 2px;',
   '--ft-bar-white-space: normal;',
 ];
 

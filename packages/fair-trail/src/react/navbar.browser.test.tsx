@@ -65,6 +65,28 @@ describe('with room', () => {
     await expect.element(link('Ringing log')).toHaveAttribute('aria-current', 'true');
   });
 
+  test('while the audience is not known, empty cells are kept, and dividers and badges stand in the row', async () => {
+    const definition = {
+      name: 'x',
+      entries: [
+        { id: 'a', label: 'A', href: '/', badge: 'new' },
+        { id: 'b', label: 'Secret', href: '/b', audience: ['ringer'] },
+        { id: 'c', label: 'C', href: '/c' },
+      ],
+      menus: { main: ['a', 'b', { divider: true }, 'c'] },
+    } as const;
+    const { render } = mount(<SampleApp url="/" definition={definition} audience="unknown" />);
+    await expect.element(link('A new')).toBeVisible();
+    const cell = document.querySelector('.ft-reserved');
+    expect(cell?.getBoundingClientRect().width).toBeGreaterThan(40);
+    expect(cell?.getAttribute('aria-hidden')).toBe('true');
+    expect(document.querySelector('.ft-bar')?.innerHTML).not.toContain('Secret');
+    const tops = [...document.querySelectorAll('.ft-link, .ft-divider')].map((one) => one.getBoundingClientRect());
+    expect(Math.max(...tops.map(({ top }) => top))).toBeLessThan(Math.min(...tops.map(({ bottom }) => bottom)));
+    render(<SampleApp url="/" definition={definition} audience={['ringer']} />);
+    await expect.element(link('Secret')).toBeVisible();
+  });
+
   test('a link that opens a new tab says so', async () => {
     mount(<SampleApp url="/" />);
     const outside = navigation.getByRole('link', { name: 'Tide office (opens in a new tab)' });

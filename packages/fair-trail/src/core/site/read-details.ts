@@ -22,7 +22,8 @@ export interface EntryContext {
   readonly audiences: readonly string[] | null;
 }
 
-const detailFields = [
+/** The fields that few entries have. */
+export const detailFields = [
   'query',
   'audience',
   'planned',

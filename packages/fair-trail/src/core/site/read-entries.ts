@@ -17,28 +17,9 @@ import type { Place as Address } from './match.ts';
 import { pathKey, type Path } from './pathname.ts';
 import { problem, type ProblemCode } from './problems.ts';
 import { namesIn, readHref, readPaths, sameNames } from './read-address.ts';
-import { none, readDetails, type EntryContext } from './read-details.ts';
+import { detailFields, none, readDetails, type EntryContext } from './read-details.ts';
 
-const entryFields = [
-  'id',
-  'label',
-  'href',
-  'aliases',
-  'movedFrom',
-  'query',
-  'audience',
-  'planned',
-  'opens',
-  'summary',
-  'badge',
-  'icon',
-  'currentIcon',
-  'priority',
-  'flex',
-  'breadcrumb',
-  'records',
-  'entries',
-] as const;
+const entryFields = ['id', 'label', 'href', 'aliases', 'movedFrom', ...detailFields, 'entries'];
 
 /** The fields of other addresses, and whether those lead on to the entry's own. */
 const otherAddresses = [
