@@ -1,7 +1,8 @@
 import type { Command } from 'commander';
 import { reviewSite } from 'fair-trail';
 import { readSiteFile, type LocatedProblem } from '../input/site-file.ts';
-import { failOnOption, formatOption, report, type Finding, type ReportOptions } from '../report/findings.ts';
+import type { Finding } from '../report/finding.ts';
+import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';
 
 interface CheckOptions extends ReportOptions {
   readonly release?: boolean;

@@ -1,7 +1,8 @@
 import type { Command } from 'commander';
 import { compareSites, type Problem, type SiteChange } from 'fair-trail';
 import { readSoundSite, type CheckedSiteFile } from '../input/site-file.ts';
-import { failOnOption, formatOption, report, type Finding, type ReportOptions } from '../report/findings.ts';
+import type { Finding } from '../report/finding.ts';
+import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';
 
 export function addCompareCommand(program: Command, version: string): void {
   program

@@ -1,6 +1,6 @@
 import { pathToFileURL } from 'node:url';
 import path from 'node:path';
-import type { Finding } from './findings.ts';
+import type { Finding } from './finding.ts';
 
 /** Findings as a log of the Static Analysis Results Interchange Format, version 2.1.0 (OASIS). */
 export function toSarif(findings: readonly Finding[], version: string): object {

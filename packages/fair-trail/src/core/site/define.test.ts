@@ -1,9 +1,13 @@
+import * as fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { checkSite, defineSite } from './define.ts';
 import type { SiteDefinition } from './definition.ts';
+import { locate } from './locate.ts';
+import { menuItems } from './menus.ts';
 import { problemSamples } from './problem.samples.ts';
 import { severityOf, SiteError, type ProblemCode } from './problems.ts';
-import { marram } from './site.samples.ts';
+import { anyAddress, anySite, marram } from './site.samples.ts';
+import type { Site } from './site.ts';
 
 const page = { id: 'a', label: 'A', href: '/a' };
 
@@ -130,6 +134,25 @@ test('a slip of the finger is answered with what was meant', () => {
 test('home is the entry at "/" where none is named', () => {
   expect(defineSite({ name: 'x', entries: [page, { id: 'b', label: 'B', href: '/' }] }).home?.id).toBe('b');
   expect(defineSite({ name: 'x', entries: [page] }).home).toBeNull();
+});
+
+test('on random sites, what is written as JSON is the same site again', () => {
+  fc.assert(
+    fc.property(anySite, anyAddress, (definition, url) => {
+      const site = defineSite(definition);
+      const again = defineSite(JSON.parse(JSON.stringify(site.definition)) as SiteDefinition);
+      const read = (of: Site) => {
+        const position = locate(of, url);
+        const items = menuItems(of, 'main', { position });
+        return JSON.stringify([
+          position.entry?.id,
+          position.params,
+          items.map(({ label, href, mark }) => [label, href, mark]),
+        ]);
+      };
+      expect(read(again)).toBe(read(site));
+    }),
+  );
 });
 
 test('a value that holds itself is too deep, not endless', () => {

@@ -1,23 +1,8 @@
 import { Option } from 'commander';
-import type { ProblemCode } from 'fair-trail';
 import colors from 'picocolors';
 import { printable } from '../printable.ts';
+import type { Finding, Level } from './finding.ts';
 import { toSarif } from './sarif.ts';
-
-export type Level = 'error' | 'warning' | 'note';
-
-/** One thing to tell, wherever it comes from. */
-export interface Finding {
-  readonly code: ProblemCode | 'address-lost' | 'page-added' | 'page-removed' | 'page-renamed' | 'page-moved';
-  readonly level: Level;
-  readonly message: string;
-  /** What to do; empty where there is nothing to do. */
-  readonly remedy: string;
-  readonly file: string;
-  readonly pointer: string;
-  readonly line: number | null;
-  readonly column: number | null;
-}
 
 export const reportFormats = ['text', 'json', 'sarif'] as const;
 export const failOnLevels = ['error', 'warning', 'never'] as const;
