@@ -1,4 +1,4 @@
-import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from 'fair-trail';
+import { decodeSegment, type EntryDefinition, type MenuItemDefinition, type SiteDefinition } from 'fair-trail';
 
 /** A page as a reader found it, before it has an id. */
 export interface DraftPage {
@@ -81,7 +81,7 @@ function idFor({ href, label }: DraftPage, parentId: string, taken: ReadonlySet<
 }
 
 function slug(text: string): string {
-  const plain = decode(text)
+  const plain = decodeSegment(text)
     .replace(/\.x?html?$/iu, '')
     .normalize('NFKD')
     .toLowerCase();
@@ -98,20 +98,11 @@ function withLetter(id: string): string {
 
 /** A word of an address as a label: "getting-here.html" reads "Getting here". */
 export function labelFromPath(segment: string): string {
-  const words = decode(segment)
+  const words = decodeSegment(segment)
     .replace(/\.x?html?$/iu, '')
     .replace(/[-_+\s]+/gu, ' ')
     .trim();
   return words === '' ? 'Home' : words.charAt(0).toUpperCase() + words.slice(1);
-}
-
-export function decode(text: string): string {
-  if (!text.includes('%')) return text;
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
 }
 
 function toItem(item: DraftItem, ids: ReadonlyMap<DraftPage, string>): MenuItemDefinition {
@@ -134,6 +125,6 @@ export function literalPath(pathname: string): string {
 function decodeSafely(pathname: string): string {
   return pathname
     .split('/')
-    .map((segment) => (/%(?:2f|25|5c|[01][\da-f]|7f|20)/iu.test(segment) ? segment : decode(segment)))
+    .map((segment) => (/%(?:2f|25|5c|[01][\da-f]|7f|20)/iu.test(segment) ? segment : decodeSegment(segment)))
     .join('/');
 }

@@ -1,9 +1,10 @@
 import { readdirSync, realpathSync, statSync } from 'node:fs';
 import path from 'node:path';
+import { decodeSegment } from 'fair-trail';
 import { Failure } from '../failure.ts';
 import { readBytes } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
-import { decode, labelFromPath, literalPath, type Draft, type DraftPage } from './draft.ts';
+import { labelFromPath, literalPath, type Draft, type DraftPage } from './draft.ts';
 import { readPageFacts, type PageFacts } from './page-facts.ts';
 import { labelPage, labelStyle } from './page-labels.ts';
 import { mostCommon } from './sitemap-reader.ts';
@@ -127,7 +128,7 @@ function labelled(read: readonly ReadPage[], guesses: string[]): Page[] {
   const style = labelStyle(read.map(({ facts }) => facts.title).filter(Boolean));
   if (style.affix) guesses.push(`"${style.affix.text}" is taken off the titles: most of them share it.`);
   return read.map(({ pathname, aliases, facts }) => {
-    const segment = decode(pathname.split('/').filter(Boolean).at(-1) ?? '');
+    const segment = decodeSegment(pathname.split('/').filter(Boolean).at(-1) ?? '');
     const { label, source } = labelPage(facts, style, segment);
     if (source !== 'title') guesses.push(`The label "${label}" of ${printable(pathname)} is from its ${source}.`);
     const draft: DraftPage = {

@@ -24,6 +24,7 @@ export {
   type PositionStatus,
 } from './site/locate.ts';
 export { HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
+export { decodeSegment } from './site/pathname.ts';
 export { labelOf, type LabelOptions } from './site/labels.ts';
 export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
 export { menuItems, type Mark, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';

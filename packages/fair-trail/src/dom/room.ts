@@ -1,7 +1,4 @@
-/**
- * Watches whether a bar's row has the room that its content needs. The stylesheet decides by an estimate; what is
- * measured here only ever asks for more room than that, so the two cannot take turns.
- */
+/** What is seen of a bar's row. */
 export interface RoomReport {
   /** The room, in em, that the row needs as it stands; null while it is not in a row. */
   readonly needed: number | null;
@@ -9,6 +6,10 @@ export interface RoomReport {
   readonly narrow: boolean;
 }
 
+/**
+ * Watches whether a bar's row has the room that its content needs. The stylesheet decides by an estimate; what is
+ * measured here only ever asks for more room than that, so the two cannot take turns.
+ */
 export function watchRoom(
   row: HTMLElement,
   toggle: HTMLElement | null,
@@ -25,7 +26,7 @@ export function watchRoom(
   return () => observer.disconnect();
 }
 
-/** Overflowing content, or text on a second line, is measured as the width at which neither would be. */
+/** The width of what overflows the row, in em; null where nothing does. */
 function neededRoom(row: HTMLElement): number | null {
   const style = getComputedStyle(row);
   const fontSize = Number.parseFloat(style.fontSize) || 16;

@@ -180,6 +180,16 @@ describe('without room', () => {
 });
 
 describe('across the switch', () => {
+  test('what was measured is forgotten once the bar holds something else', async () => {
+    await page.viewport(1000, 700);
+    const wide = <span style={{ inlineSize: '600px' }}>Notice</span>;
+    const { render } = mount(<SampleApp url="/" bar={{ end: wide }} />);
+    await expect.element(toggle).toBeVisible();
+    render(<SampleApp url="/" />);
+    await expect.element(toggle).not.toBeInTheDocument();
+    await expect.element(link('Hides')).toBeVisible();
+  });
+
   test('the open menu closes, and focus on the toggle goes to the first link', async () => {
     await page.viewport(320, 700);
     mount(<SampleApp />);

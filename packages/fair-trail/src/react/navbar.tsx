@@ -138,10 +138,12 @@ function isFilled(content: ReactNode): boolean {
 function useRoom(
   root: { readonly current: HTMLElement | null },
   send: (event: DisclosureEvent) => void,
-  estimate: Parameters<typeof estimateRoom>[0],
+  content: Parameters<typeof estimateRoom>[0],
 ): number | null {
-  const [measured, setMeasured] = useState(0);
+  const estimate = estimateRoom(content);
+  const [measured, setMeasured] = useState({ estimate, needed: 0 });
   const wasNarrow = useRef(false);
+  // What was measured holds only for what the bar held then; another estimate means that it holds something else now.
   useEffect(() => {
     const row = root.current?.querySelector<HTMLElement>('.ft-bar-row');
     if (!row) return undefined;
@@ -151,8 +153,12 @@ function useRoom(
         send({ type: 'room-enough', focusOnTrigger: row.ownerDocument.activeElement === toggle });
       }
       wasNarrow.current = narrow;
-      if (needed !== null) setMeasured((known) => Math.max(known, needed));
+      if (needed === null) return;
+      setMeasured((known) => ({
+        estimate,
+        needed: known.estimate === estimate ? Math.max(known.needed, needed) : needed,
+      }));
     });
-  }, [root, send]);
-  return rungFor(Math.max(estimateRoom(estimate), measured));
+  }, [root, send, estimate]);
+  return rungFor(measured.estimate === estimate ? Math.max(estimate, measured.needed) : estimate);
 }

@@ -1,4 +1,4 @@
-import type { EntryDefinition, Opens } from './definition.ts';
+import type { Opens } from './definition.ts';
 import type { Path } from './pathname.ts';
 
 /** Text by language; the site's own language is always among them. */
@@ -36,8 +36,6 @@ export interface Entry {
   readonly records: string | null;
   readonly parent: Entry | null;
   readonly entries: readonly Entry[];
-  /** What the entry was made of. */
-  readonly definition: EntryDefinition;
   /** The JSON Pointer of the entry in the site file. */
   readonly pointer: string;
 }

@@ -1,5 +1,4 @@
 import { hrefKind } from './address.ts';
-import type { EntryDefinition } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
 import {
   below,
@@ -108,7 +107,6 @@ class EntryReader implements EntryIndex {
       records: details.records,
       parent,
       entries: children,
-      definition: object as unknown as EntryDefinition,
       get pointer() {
         return place.pointer;
       },
