@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { Command, CommanderError } from 'commander';
-import colors from 'picocolors';
+import { errorColors } from './colors.ts';
 import { Failure, type FailureCode } from './failure.ts';
 import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
@@ -28,7 +28,7 @@ addCompareCommand(program, version);
 addConvertCommand(program);
 
 function failureLine(message: string, code: FailureCode): string {
-  return `${colors.red('fair-trail:')} ${message} [${code}]`;
+  return `${errorColors.red('fair-trail:')} ${message} [${code}]`;
 }
 
 // A reader that has seen enough, such as `head`, closes the pipe: that is no failure.

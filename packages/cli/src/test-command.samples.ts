@@ -13,14 +13,15 @@ export interface Outcome {
   readonly stderr: string;
 }
 
+/** An environment that says nothing of colors, whatever the machine's own says. */
+export const withoutColors = { FORCE_COLOR: undefined, NO_COLOR: undefined, CI: undefined };
+
 /** Runs the built command at the top of the clone, without colors. */
 export function run(...args: string[]): Outcome {
-  // Even an empty value of this one asks for colors.
-  const { FORCE_COLOR: _, ...environment } = process.env;
   const { status, stdout, stderr } = spawnSync(process.execPath, ['packages/cli/bin/fair-trail.js', ...args], {
     cwd: root,
     encoding: 'utf8',
-    env: { ...environment, NO_COLOR: '1' },
+    env: { ...process.env, ...withoutColors },
   });
   return { status, stdout, stderr };
 }

@@ -1,6 +1,6 @@
 import { Option, type Command } from 'commander';
 import type { Entry, Site } from 'fair-trail';
-import colors from 'picocolors';
+import { outputColors } from '../colors.ts';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { show } from './show.ts';
@@ -60,7 +60,7 @@ async function runShow(file: string, { at, menu, audience, records: recordsFile,
     if (!known.has(name)) process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
   }
   const shown = show(site, { url: at ?? null, menu: menu ?? null, audience, records });
-  process.stdout.write(format === 'json' ? `${JSON.stringify(shown, null, 2)}\n` : showText(site, shown, colors));
+  process.stdout.write(format === 'json' ? `${JSON.stringify(shown, null, 2)}\n` : showText(site, shown, outputColors));
 }
 
 function isAddress(text: string, site: Site): boolean {

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { describe, expect, test } from 'vitest';
-import { observatory, root, run, write, type Outcome } from '../test-command.samples.ts';
+import { observatory, root, run, withoutColors, write, type Outcome } from '../test-command.samples.ts';
 
 /** Runs `show` on a file with this content. */
 function runOn(content: string | Uint8Array, ...args: string[]): Outcome {
@@ -47,10 +47,22 @@ describe('as text', () => {
     expect(sections(stdout)).not.toHaveProperty('Menu footer');
   });
 
-  test('is piped without its reader being waited for', () => {
+  function firstLine(environment: NodeJS.ProcessEnv): string {
     const command = `"${process.execPath}" packages/cli/bin/fair-trail.js show ${observatory} | head -n 1`;
-    const { stdout, stderr } = spawnSync('sh', ['-c', command], { cwd: root, encoding: 'utf8' });
-    expect([stdout, stderr]).toEqual(['Marram Point Bird Observatory  https://marram.example\n', '']);
+    const env = { ...process.env, ...environment };
+    const { stdout, stderr } = spawnSync('sh', ['-c', command], { cwd: root, encoding: 'utf8', env });
+    expect(stderr).toBe('');
+    return stdout;
+  }
+
+  test('is piped without its reader being waited for', () => {
+    expect(firstLine(withoutColors)).toBe('Marram Point Bird Observatory  https://marram.example\n');
+  });
+
+  test('into a pipe has colors only where they are asked for, on a build server too', () => {
+    expect(firstLine({ ...withoutColors, CI: 'true' })).not.toContain('\u001B');
+    expect(firstLine({ ...withoutColors, FORCE_COLOR: '0' })).not.toContain('\u001B');
+    expect(firstLine({ ...withoutColors, FORCE_COLOR: '1' })).toContain('\u001B[1mMarram');
   });
 });
 

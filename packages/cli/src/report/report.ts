@@ -1,5 +1,5 @@
 import { Option } from 'commander';
-import colors from 'picocolors';
+import { outputColors as colors } from '../colors.ts';
 import { printable } from '../printable.ts';
 import type { Finding, Level } from './finding.ts';
 import { toSarif } from './sarif.ts';
