@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { compareSites, type Problem, type SiteChange } from 'fair-trail';
+import { compareSites, entryPointer, type Problem, type SiteChange } from 'fair-trail';
 import { readSoundSite, type CheckedSiteFile } from '../input/site-file.ts';
 import type { Finding } from '../report/finding.ts';
 import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';
@@ -26,26 +26,32 @@ export function addCompareCommand(program: Command, version: string): void {
 function toFinding(change: SiteChange, before: CheckedSiteFile, after: CheckedSiteFile): Finding {
   switch (change.kind) {
     case 'added': {
-      const { id, label, href, pointer } = change.entry;
-      return note('page-added', `"${label}" (${id}) was added${href === null ? '' : ` at ${href}`}.`, pointer, after);
+      const { id, label, href } = change.entry;
+      const where = href === null ? '' : ` at ${href}`;
+      return note('page-added', `"${label}" (${id}) was added${where}.`, entryPointer(change.entry), after);
     }
     case 'removed': {
-      const { id, label, pointer } = change.entry;
-      return note('page-removed', `"${label}" (${id}) was removed.`, pointer, before);
+      const { id, label } = change.entry;
+      return note('page-removed', `"${label}" (${id}) was removed.`, entryPointer(change.entry), before);
     }
     case 'renamed': {
       const { entry, from } = change;
-      return note('page-renamed', `"${from.label}" (${entry.id}) is now "${entry.label}".`, entry.pointer, after);
+      return note('page-renamed', `"${from.label}" (${entry.id}) is now "${entry.label}".`, entryPointer(entry), after);
     }
     case 'moved': {
       const { entry, from } = change;
       const place = (one: typeof entry) => `${one.href ?? 'no address'} below ${one.parent?.id ?? 'the top'}`;
-      return note('page-moved', `${entry.id} moved from ${place(from)} to ${place(entry)}.`, entry.pointer, after);
+      return note(
+        'page-moved',
+        `${entry.id} moved from ${place(from)} to ${place(entry)}.`,
+        entryPointer(entry),
+        after,
+      );
     }
     case 'address-lost': {
       const message = `The address ${change.address} of "${change.from.label}" (${change.from.id}) leads nowhere now.`;
       const remedy = 'Add it to the "movedFrom" of the entry that it should lead to.';
-      return { ...note('address-lost', message, change.from.pointer, before), level: 'error', remedy };
+      return { ...note('address-lost', message, entryPointer(change.from), before), level: 'error', remedy };
     }
   }
 }

@@ -2,8 +2,9 @@ import { existsSync, readdirSync, readFileSync, symlinkSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { checkSite, type EntryDefinition, type SiteDefinition } from 'fair-trail';
+import ts from 'typescript';
 import { describe, expect, test } from 'vitest';
-import { observatory, place, run, write } from '../test-command.samples.ts';
+import { observatory, place, root, run, write } from '../test-command.samples.ts';
 
 /** The definition that an input is converted to. */
 function converted(input: string, ...options: string[]): { definition: SiteDefinition; guesses: string } {
@@ -205,10 +206,33 @@ describe('a folder of pages', () => {
   });
 });
 
-test('declarations tell the compiler the ids of a JSON file', () => {
-  const { stdout } = run('convert', observatory, '-', '--to', 'declarations');
-  expect(stdout).toContain('readonly "id": "lantern-room";');
-  expect(stdout).toMatch(/^declare const definition: \{[^]*\};\nexport default definition;\n$/mu);
+test('declarations tell the compiler the ids and params of a JSON file', () => {
+  write('declared/tides.site.json', readFileSync(path.join(root, observatory), 'utf8'));
+  expect(run('convert', observatory, place('declared/tides.site.d.json.ts'))).toMatchObject({ status: 0 });
+  const use = write(
+    'declared/use.ts',
+    `import { defineSite, hrefTo } from 'fair-trail';
+     import definition from './tides.site.json';
+     const site = defineSite(definition);
+     hrefTo(site, 'lantern-room');
+     hrefTo(site, 'species-page', { slug: 'curlew' });
+     // @ts-expect-error -- no such id
+     hrefTo(site, 'lantern-rooms');
+     // @ts-expect-error -- without its param
+     hrefTo(site, 'species-page');`,
+  );
+  const program = ts.createProgram([use], {
+    strict: true,
+    noEmit: true,
+    types: [],
+    allowArbitraryExtensions: true,
+    target: ts.ScriptTarget.ES2022,
+    module: ts.ModuleKind.ESNext,
+    moduleResolution: ts.ModuleResolutionKind.Bundler,
+    paths: { 'fair-trail': [path.join(root, 'packages/fair-trail/dist/core/index.d.ts')] },
+  });
+  const found = ts.getPreEmitDiagnostics(program);
+  expect(found.map(({ messageText }) => ts.flattenDiagnosticMessageText(messageText, ' '))).toEqual([]);
 });
 
 describe('what is there is not lost', () => {

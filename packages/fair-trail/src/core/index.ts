@@ -13,7 +13,7 @@ export { checkSite, defineSite, type SiteCheck, type SiteOptions } from './site/
 export { problemCodes, severityOf, SiteError, type Problem, type ProblemCode, type Severity } from './site/problems.ts';
 export { everyEntry, type MenuNode, type Site } from './site/site.ts';
 export type { CheckedDefinition, EntryId, EntryParams } from './site/identifiers.ts';
-export { lineage, mayAccess, textIn, type Audience, type Entry, type Texts } from './site/entry.ts';
+export { entryPointer, lineage, mayAccess, textIn, type Audience, type Entry, type Texts } from './site/entry.ts';
 export {
   locate,
   samePosition,

@@ -121,6 +121,14 @@ test('optional parts count as the addresses they stand for', () => {
   ]);
 });
 
+test('addresses that differ in case are one, where the site says that case does not count', () => {
+  const entries = [page, { id: 'b', label: 'B', href: page.href.toUpperCase() }];
+  expect(checkSite({ name: 'x', entries }).problems).toEqual([]);
+  expect(checkSite({ name: 'x', entries }, { caseSensitive: false }).problems).toEqual([
+    expect.objectContaining({ code: 'duplicate-address', pointer: '/entries/1/href' }),
+  ]);
+});
+
 test('what depends on a wrong href is not reported as well', () => {
   const entry = { ...page, href: 'birds', records: 'birds', aliases: ['/b'], label: '{slug}' };
   expect(checkSite({ name: 'x', entries: [entry] }).problems.map(({ code }) => code)).toEqual(['unsafe-href']);

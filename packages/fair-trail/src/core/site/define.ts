@@ -14,7 +14,6 @@ import {
 } from './fields.ts';
 import type { CheckedDefinition } from './identifiers.ts';
 import { placeholdersIn } from './labels.ts';
-import { createMatcher } from './match.ts';
 import { nearest } from './nearest.ts';
 import { problem, SiteError, type Problem } from './problems.ts';
 import { readEntries } from './read-entries.ts';
@@ -85,15 +84,14 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
     readList(value, (one, in_) => readName(one, 'the name of an audience', in_), at),
   );
   const titles = optional('title', (value, at) => readTitles(value, languages, at)) ?? { [own]: defaultTitle };
-  const read = required('entries', 'a list of pages', (value, at) => readEntries(value, { languages, audiences }, at));
+  const caseSensitive = options.caseSensitive ?? true;
+  const context = { languages, audiences, caseSensitive };
+  const read = required('entries', 'a list of pages', (value, at) => readEntries(value, context, at));
   const byId = read?.index.byId ?? new Map<string, Entry>();
   const home = optional('home', (value, at) => findHome(value, byId, at)) ?? null;
   const menus = optional('menus', (value, at) => readMenus(value, byId, languages, at));
 
   if (problems.some(({ severity }) => severity === 'fatal')) return { site: null, problems };
-  const caseSensitive = options.caseSensitive ?? true;
-  const addresses = read?.index.addresses ?? {};
-  const byLanguage = Object.entries(addresses);
   const site: Site = {
     name: names?.[own] ?? '',
     names: names ?? {},
@@ -109,8 +107,8 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
     menus: menus ?? new Map<string, readonly MenuNode[]>(),
     problems,
     definition: object as unknown as SiteDefinition,
-    addresses,
-    matchers: Object.fromEntries(byLanguage.map(([tag, places]) => [tag, createMatcher(places, caseSensitive)])),
+    addresses: read?.index.addresses ?? {},
+    matchers: read?.index.matchers ?? {},
     entry: (id) => byId.get(id),
   };
   return { site, problems };

@@ -36,8 +36,13 @@ export interface Entry {
   readonly records: string | null;
   readonly parent: Entry | null;
   readonly entries: readonly Entry[];
-  /** The JSON Pointer of the entry in the site file. */
-  readonly pointer: string;
+  /** Its place among its siblings in the site file, from 0. */
+  readonly index: number;
+}
+
+/** The JSON Pointer of the entry in the site file (RFC 6901). */
+export function entryPointer({ parent, index }: Entry): string {
+  return `${parent ? entryPointer(parent) : ''}/entries/${index}`;
 }
 
 /** The entry's ancestors, outermost first, and the entry itself last. */

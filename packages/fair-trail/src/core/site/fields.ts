@@ -144,13 +144,13 @@ export function readChoice<Choice extends string>(
 /** The list's members, each read at its own place; those that cannot be read are left out. */
 export function readList<Member>(
   value: unknown,
-  readMember: (member: unknown, place: Place) => Member | null,
+  readMember: (member: unknown, place: Place, index: number) => Member | null,
   place: Place,
 ): Member[] | null {
   if (!Array.isArray(value)) return wrongType(value, 'a list', place);
   const members: Member[] = [];
   value.forEach((member, index) => {
-    const read = readMember(member, below(place, index));
+    const read = readMember(member, below(place, index), index);
     if (read !== null) members.push(read);
   });
   return members;

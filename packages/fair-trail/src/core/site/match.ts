@@ -1,9 +1,9 @@
 import type { Entry } from './entry.ts';
 import { matchTokens } from './match-tokens.ts';
-import { namesOf, tokenKey, type Path, type Token } from './pathname.ts';
+import { tokenKey, type Path, type Token } from './pathname.ts';
 
 /**
- * A trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text beside
+ * A node of a trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text beside
  * params before a param before anything with a wildcard; its cost grows with the segments of the address, not with the
  * entries of the site.
  */
@@ -11,15 +11,9 @@ interface Node {
   literals: Map<string, Node> | undefined;
   mixed: { readonly tokens: readonly Token[]; readonly node: Node }[] | undefined;
   param: Node | undefined;
-  tails: { readonly tokens: readonly Token[]; readonly end: End }[] | undefined;
-  wildcard: (End & { readonly filled: boolean }) | undefined;
-  end: End | undefined;
-}
-
-interface End {
-  readonly entry: Entry;
-  readonly moved: boolean;
-  readonly names: readonly string[];
+  tails: { readonly tokens: readonly Token[]; readonly end: Place }[] | undefined;
+  wildcard: { readonly end: Place; readonly filled: boolean } | undefined;
+  end: Place | undefined;
 }
 
 export interface Match {
@@ -35,8 +29,12 @@ export interface Match {
 export interface Place {
   readonly entry: Entry;
   readonly path: Path;
+  /** The names of the path's params and wildcards, in its order. */
+  readonly names: readonly string[];
   /** True for an old address, which leads on to the entry's own. */
   readonly moved: boolean;
+  /** Where the entry says so: a JSON Pointer below its own. */
+  readonly field: string;
 }
 
 export interface Matcher {
@@ -44,12 +42,19 @@ export interface Matcher {
   match(segments: readonly string[]): Match | null;
 }
 
+export interface AddressIndex extends Matcher {
+  /** Adds an address, unless one that takes in the same is there already: then that one is answered. */
+  add(place: Place): Place | null;
+}
+
 /** @param caseSensitive whether text must be in the same case */
-export function createMatcher(places: Iterable<Place>, caseSensitive: boolean): Matcher {
+export function createAddressIndex(caseSensitive: boolean): AddressIndex {
   const fold = caseSensitive ? (text: string) => text : (text: string) => text.toLowerCase();
   const root = createNode();
-  for (const place of places) addPlace(root, place, fold);
-  return { match: (segments) => search(root, segments, fold) };
+  return {
+    add: (place) => addPlace(root, place, fold),
+    match: (segments) => search(root, segments, fold),
+  };
 }
 
 function createNode(): Node {
@@ -64,12 +69,11 @@ function createNode(): Node {
   };
 }
 
-function addPlace(root: Node, { entry, path, moved }: Place, fold: (text: string) => string): void {
-  const end: End = { entry, moved, names: path.flatMap(namesOf) };
+function addPlace(root: Node, place: Place, fold: (text: string) => string): Place | null {
   const foldTokens = (tokens: readonly Token[]) =>
     tokens.map((token) => (token.kind === 'text' ? { ...token, text: fold(token.text) } : token));
   let node = root;
-  for (const segment of path) {
+  for (const segment of place.path) {
     if (segment.kind === 'literal') {
       const literals = (node.literals ??= new Map<string, Node>());
       const text = fold(segment.text);
@@ -82,13 +86,24 @@ function addPlace(root: Node, { entry, path, moved }: Place, fold: (text: string
       node = mixedChild(node, foldTokens(segment.tokens));
     } else {
       // These two take in all that is left, so nothing comes after them.
-      if (segment.kind === 'wildcard') node.wildcard ??= { ...end, filled: segment.filled };
-      else (node.tails ??= []).push({ tokens: foldTokens(segment.tokens), end });
-      node.tails?.sort(bySpecificity);
-      return;
+      if (segment.kind === 'tail') return addTail(node, foldTokens(segment.tokens), place);
+      if (node.wildcard) return node.wildcard.end;
+      node.wildcard = { end: place, filled: segment.filled };
+      return null;
     }
   }
-  node.end ??= end;
+  if (node.end) return node.end;
+  node.end = place;
+  return null;
+}
+
+function addTail(node: Node, tokens: readonly Token[], end: Place): Place | null {
+  const tails = (node.tails ??= []);
+  const known = tails.find((tail) => shapeOf(tail.tokens) === shapeOf(tokens));
+  if (known) return known.end;
+  tails.push({ tokens, end });
+  tails.sort(bySpecificity);
+  return null;
 }
 
 function mixedChild(node: Node, tokens: readonly Token[]): Node {
@@ -114,15 +129,15 @@ function shapeOf(tokens: readonly Token[]): string {
 
 function search(root: Node, segments: readonly string[], fold: (text: string) => string): Match | null {
   const values: string[] = [];
-  let deepest: { end: End; values: string[]; depth: number } | null = null;
+  let deepest: { end: Place; values: string[]; depth: number } | null = null;
 
-  const walk = (node: Node, index: number): End | null => {
+  const walk = (node: Node, index: number): Place | null => {
     if (index === segments.length) return node.end ?? endOfNothing(node);
     if (node.end && index > (deepest?.depth ?? 0)) deepest = { end: node.end, values: [...values], depth: index };
     return walkSegments(node, index) ?? takeRest(node, index);
   };
 
-  const walkSegments = (node: Node, index: number): End | null => {
+  const walkSegments = (node: Node, index: number): Place | null => {
     const segment = segments[index] ?? '';
     const literal = node.literals?.get(fold(segment));
     let end = literal ? walk(literal, index + 1) : null;
@@ -143,7 +158,7 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     return null;
   };
 
-  const takeRest = (node: Node, index: number): End | null => {
+  const takeRest = (node: Node, index: number): Place | null => {
     if (!node.tails && !node.wildcard) return null;
     const rest = segments.slice(index).map(shield).join('/');
     for (const { tokens, end } of node.tails ?? []) {
@@ -154,11 +169,11 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     }
     if (!node.wildcard) return null;
     values.push(unshield(rest));
-    return node.wildcard;
+    return node.wildcard.end;
   };
 
   /** `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too. */
-  const endOfNothing = (node: Node): End | null => {
+  const endOfNothing = (node: Node): Place | null => {
     for (const { tokens, end } of node.tails ?? []) {
       const taken = matchTokens(tokens, '');
       if (!taken) continue;
@@ -167,12 +182,12 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     }
     if (!node.wildcard || node.wildcard.filled) return null;
     values.push('');
-    return node.wildcard;
+    return node.wildcard.end;
   };
 
   const end = walk(root, 0);
   if (end) return toMatch(end, values, true);
-  const inside = deepest as { end: End; values: string[] } | null;
+  const inside = deepest as { end: Place; values: string[] } | null;
   return inside && toMatch(inside.end, inside.values, false);
 }
 
@@ -195,6 +210,6 @@ function matchWithSlash(tokens: readonly Token[], rest: string, source: string):
   return endsOpen ? matchTokens(tokens, `${rest}/`, `${source}/`) : null;
 }
 
-function toMatch({ entry, names, moved }: End, values: readonly string[], exact: boolean): Match {
+function toMatch({ entry, names, moved }: Place, values: readonly string[], exact: boolean): Match {
   return { entry, params: Object.fromEntries(names.map((name, index) => [name, values[index] ?? ''])), exact, moved };
 }

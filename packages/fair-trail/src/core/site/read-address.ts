@@ -4,10 +4,15 @@ import { namesOf, parsePathname, PathSyntaxError, type Path } from './pathname.t
 import { problem } from './problems.ts';
 import { none } from './read-details.ts';
 
+/** The names of a path's params, in its order. */
+export function namesOfPath(path: Path): readonly string[] {
+  return path.every(({ kind }) => kind === 'literal') ? none : path.flatMap(namesOf);
+}
+
 /** The names of the params in these paths, each once. */
 export function namesIn(paths: readonly Path[]): readonly string[] {
-  if (paths.every((path) => path.every(({ kind }) => kind === 'literal'))) return none;
-  return [...new Set(paths.flat().flatMap(namesOf))];
+  const names = paths.flatMap(namesOfPath);
+  return names.length === 0 ? none : [...new Set(names)];
 }
 
 export function sameNames(one: readonly string[], other: readonly string[]): boolean {

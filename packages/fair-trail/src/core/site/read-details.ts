@@ -17,6 +17,7 @@ import { problem } from './problems.ts';
 
 /** What the site says before its entries, and they depend on. */
 export interface EntryContext {
+  readonly caseSensitive: boolean;
   readonly languages: Languages;
   /** The audiences that there are; null where the site does not list them. */
   readonly audiences: readonly string[] | null;

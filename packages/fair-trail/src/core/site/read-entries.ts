@@ -1,5 +1,5 @@
 import { hrefKind } from './address.ts';
-import type { Entry, Texts } from './entry.ts';
+import { entryPointer, type Entry, type Texts } from './entry.ts';
 import {
   below,
   readList,
@@ -12,10 +12,11 @@ import {
   type Place,
 } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
-import type { Place as Address } from './match.ts';
-import { pathKey, type Path } from './pathname.ts';
+import { createAddressIndex, type AddressIndex, type Place as Address } from './match.ts';
+import type { Path } from './pathname.ts';
+import { pointerTo } from './pointer.ts';
 import { problem, type ProblemCode } from './problems.ts';
-import { namesIn, readHref, readPaths, sameNames } from './read-address.ts';
+import { namesIn, namesOfPath, readHref, readPaths, sameNames } from './read-address.ts';
 import { detailFields, none, readDetails, type EntryContext } from './read-details.ts';
 
 const entryFields = ['id', 'label', 'href', 'aliases', 'movedFrom', ...detailFields, 'entries'];
@@ -34,6 +35,8 @@ export interface EntryIndex {
   readonly byId: ReadonlyMap<string, Entry>;
   /** For each language every address, alias and old address, in the order of the file. */
   readonly addresses: Readonly<Record<string, readonly Address[]>>;
+  /** Finds them, for each language. */
+  readonly matchers: Readonly<Record<string, AddressIndex>>;
 }
 
 export function readEntries(
@@ -49,18 +52,18 @@ export function readEntries(
 class EntryReader implements EntryIndex {
   readonly byId = new Map<string, Entry>();
   readonly addresses: Readonly<Record<string, Address[]>>;
+  readonly matchers: Readonly<Record<string, AddressIndex>>;
   readonly #languages: Languages;
   readonly #context: EntryContext;
-  /** Where each address of a language, without the names of its params, was first written. */
-  readonly #written = new Map<string, Place>();
   /** The pairs of places whose conflict is reported already. */
   readonly #told = new Set<string>();
 
   constructor(context: EntryContext) {
-    const { languages } = context;
+    const { languages, caseSensitive } = context;
     this.#context = context;
     this.#languages = languages;
     this.addresses = Object.fromEntries(languages.all.map((language) => [language, []]));
+    this.matchers = Object.fromEntries(languages.all.map((tag) => [tag, createAddressIndex(caseSensitive)]));
   }
 
   readSiblings(value: unknown, parent: Entry | null, level: number, place: Place): Entry[] | null {
@@ -68,10 +71,10 @@ class EntryReader implements EntryIndex {
       place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
       return null;
     }
-    return readList(value, (member, at) => this.#readEntry(member, parent, level, at), place);
+    return readList(value, (member, at, index) => this.#readEntry(member, parent, level, index, at), place);
   }
 
-  #readEntry(value: unknown, parent: Entry | null, level: number, place: Place): Entry | null {
+  #readEntry(value: unknown, parent: Entry | null, level: number, index: number, place: Place): Entry | null {
     const object = readObject(value, entryFields, place);
     if (!object) return null;
     const id = readRequired(object, 'id', 'a short name for the entry', readId, place);
@@ -107,19 +110,21 @@ class EntryReader implements EntryIndex {
       records: details.records,
       parent,
       entries: children,
-      get pointer() {
-        return place.pointer;
-      },
+      index,
     };
     if (id !== null) this.#addId(id, entry, below(place, 'id'));
     for (const language of this.#languages.all) {
-      const at = typeof object['href'] === 'object' ? below(below(place, 'href'), language) : below(place, 'href');
+      const field = typeof object['href'] === 'object' ? pointerTo('/href', language) : '/href';
       const written = hrefs?.[language] ?? href ?? '';
-      for (const path of paths[language] ?? []) this.#addAddress(language, { entry, path, moved: false }, written, at);
+      for (const path of paths[language] ?? []) {
+        this.#addAddress(language, { entry, path, names: namesOfPath(path), moved: false, field }, written, place);
+      }
     }
     for (const [field, moved] of otherAddresses) {
       if (object[field] === undefined) continue;
-      const readOther = (one: unknown, in_: Place) => this.#readOther(one, entry, moved, in_);
+      const readOther = (one: unknown, at: Place, index_: number) => {
+        return this.#readOther(one, { entry, moved, field: `/${field}/${index_}` }, at);
+      };
       readOptional(object, field, (list, at) => readList(list, readOther, at), place);
     }
     checkEntry(object, entry, this.#languages.own, place);
@@ -155,7 +160,8 @@ class EntryReader implements EntryIndex {
   }
 
   /** An alias or an old address: a path in every language. */
-  #readOther(value: unknown, entry: Entry, moved: boolean, place: Place): string | null {
+  #readOther(value: unknown, known: Pick<Address, 'entry' | 'moved' | 'field'>, place: Place): string | null {
+    const { entry, moved } = known;
     const written = readHref(value, place);
     if (written === null) return null;
     if (hrefKind(written) !== 'path') {
@@ -172,38 +178,42 @@ class EntryReader implements EntryIndex {
       }
     }
     for (const language of this.#languages.all) {
-      for (const path of paths) this.#addAddress(language, { entry, path, moved }, written, place);
+      for (const path of paths) {
+        this.#addAddress(language, { ...known, path, names: namesOfPath(path) }, written, place);
+      }
     }
     return written;
   }
 
   #addId(id: string, entry: Entry, place: Place): void {
     const known = this.byId.get(id);
-    if (known) place.problems.push(problem('duplicate-id', place.pointer, { value: id, other: `${known.pointer}/id` }));
+    if (known)
+      place.problems.push(problem('duplicate-id', place.pointer, { value: id, other: `${entryPointer(known)}/id` }));
     else this.byId.set(id, entry);
   }
 
-  #addAddress(language: string, address: Address, written: string, place: Place): void {
+  #addAddress(language: string, address: Address, written: string, { problems }: Place): void {
     const { own, all } = this.#languages;
-    const key = `${language} ${pathKey(address.path)}`;
-    const known = this.#written.get(key);
-    if (known !== undefined) {
+    const known = this.matchers[language]?.add(address);
+    if (known) {
       // Two entries that meet in one language often meet in all: that is one mistake.
-      const pair = `${place.pointer} ${known.pointer}`;
-      if (!this.#told.has(pair)) {
-        place.problems.push(problem('duplicate-address', place.pointer, { value: written, other: known.pointer }));
-      }
+      const [here, there] = [pointerOf(address), pointerOf(known)];
+      const pair = `${here} ${there}`;
+      if (!this.#told.has(pair)) problems.push(problem('duplicate-address', here, { value: written, other: there }));
       this.#told.add(pair);
       return;
     }
-    this.#written.set(key, place);
     const [first] = address.path;
     if (language === own && first?.kind === 'literal' && first.text !== own && all.includes(first.text)) {
-      const details = { value: first.text, other: place.pointer };
-      place.problems.push(problem('prefix-taken', place.pointer, details));
+      const pointer = pointerOf(address);
+      problems.push(problem('prefix-taken', pointer, { value: first.text, other: pointer }));
     }
     this.addresses[language]?.push(address);
   }
+}
+
+function pointerOf({ entry, field }: Address): string {
+  return `${entryPointer(entry)}${field}`;
 }
 
 function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own: string, place: Place): void {

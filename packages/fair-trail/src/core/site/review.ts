@@ -1,5 +1,5 @@
 import { parseUrl } from './address.ts';
-import type { Entry } from './entry.ts';
+import { entryPointer, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { locate } from './locate.ts';
 import { overlappingPaths } from './overlap.ts';
@@ -32,7 +32,7 @@ export function reviewSite(site: Site, options: ReviewOptions = {}): readonly Pr
 
 function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Problem[] {
   const found: Problem[] = [];
-  const at = (field: string) => `${entry.pointer}/${field}`;
+  const at = (field: string) => `${entryPointer(entry)}/${field}`;
   for (const text of Object.values(entry.labels)) {
     if (lengthOf(text) > longestLabel) {
       found.push(problem('label-too-long', at('label'), { value: text, expected: String(longestLabel) }));
@@ -47,7 +47,8 @@ function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Prob
   }
   if (release && entry.planned) found.push(problem('planned-entry', at('planned'), { value: entry.id }));
   const taker = takerOf(site, entry);
-  if (taker) found.push(problem('address-shadowed', at('href'), { value: entry.href ?? '', other: taker.pointer }));
+  if (taker)
+    found.push(problem('address-shadowed', at('href'), { value: entry.href ?? '', other: entryPointer(taker) }));
   return found;
 }
 
@@ -79,9 +80,9 @@ function takerOf(site: Site, entry: Entry): Entry | null {
 function overlaps(site: Site, entries: readonly Entry[]): Problem[] {
   const ways = entries.flatMap((entry) => (entry.paths[site.language] ?? []).map((path) => ({ entry, path })));
   return overlappingPaths(ways).map(({ one, other }) => {
-    return problem('addresses-overlap', `${other.pointer}/href`, {
+    return problem('addresses-overlap', `${entryPointer(other)}/href`, {
       value: other.href ?? '',
-      other: `${one.pointer}/href`,
+      other: `${entryPointer(one)}/href`,
     });
   });
 }
@@ -94,7 +95,9 @@ function repeatedDestinations(entries: readonly Entry[]): Problem[] {
     const other = first.get(destination);
     if (!other) first.set(destination, entry);
     if (!other || other.label === entry.label) return [];
-    return [problem('destination-repeats', `${entry.pointer}/href`, { value: entry.href, other: other.pointer })];
+    return [
+      problem('destination-repeats', `${entryPointer(entry)}/href`, { value: entry.href, other: entryPointer(other) }),
+    ];
   });
 }
 
@@ -112,7 +115,7 @@ function unreachable(site: Site, entries: readonly Entry[]): Problem[] {
   return entries.flatMap((entry) => {
     // Of a whole part that nothing reaches, its top says enough.
     if (entry === site.home || isReached(entry) || (entry.parent && !isReached(entry.parent))) return [];
-    return [problem('unreachable-entry', entry.pointer, { value: entry.id })];
+    return [problem('unreachable-entry', entryPointer(entry), { value: entry.id })];
   });
 }
 
