@@ -1,3 +1,4 @@
+import { isatty } from 'node:tty';
 import { Option, type Command } from 'commander';
 import { checkSite, type Site, type SiteDefinition } from 'fair-trail';
 import yoctoSpinner from 'yocto-spinner';
@@ -67,16 +68,15 @@ async function readDefinition(
   from: InputFormat,
 ): Promise<{ definition: SiteDefinition; guesses: readonly string[] }> {
   if (from === 'site') return { definition: (await readSoundSite(input)).site.definition, guesses: [] };
-  // Says nothing where nobody watches: where the error stream is no terminal.
-  const spinner = yoctoSpinner({ text: `Reading ${printable(input)}`, stream: process.stderr });
-  if (process.stderr.isTTY) spinner.start();
+  // Nothing is said where nobody watches; the spinner itself would still write each new text there.
+  const spinner = isatty(process.stderr.fd) ? yoctoSpinner({ text: `Reading ${printable(input)}` }).start() : null;
   try {
     const draft = readDraft(input, from, (done, all) => {
-      if (done % 50 === 0) spinner.text = `Reading ${printable(input)}: ${done} of ${all} pages`;
+      if (spinner && done % 50 === 0) spinner.text = `Reading ${printable(input)}: ${done} of ${all} pages`;
     });
     return { definition: toDefinition(draft), guesses: draft.guesses };
   } finally {
-    if (process.stderr.isTTY) spinner.stop();
+    spinner?.stop();
   }
 }
 

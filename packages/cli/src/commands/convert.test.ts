@@ -141,6 +141,11 @@ describe('a folder of pages', () => {
   const html = (title: string, body = '', head = '') =>
     `<!doctype html><html lang="en"><head><title>${title}</title>${head}</head><body>${body}</body></html>`;
 
+  test('is read without a word where nobody watches', () => {
+    write('quiet/index.html', html('Tides'));
+    expect(run('convert', place('quiet'), '-').stderr).not.toContain('Reading');
+  });
+
   test('takes labels from titles, sections from breadcrumbs, up links and folders, and the order from next links', () => {
     write(
       'docs/index.html',
