@@ -79,16 +79,15 @@ export function draftFromAddresses(addresses: readonly string[], guesses: string
   const origin = mostCommon(urls.map((url) => url.origin));
   const nodes = new Map<string, DraftPage>();
   const top: DraftPage[] = [];
-  const groups = new Set<string>();
 
-  const nodeAt = (segments: readonly string[]): DraftPage => {
-    const key = segments.join('/');
+  /** The page of a path without slashes around it; those above it come into being with it. */
+  const nodeAt = (key: string): DraftPage => {
     const known = nodes.get(key);
     if (known) return known;
-    const page: DraftPage = { label: labelFromPath(segments.at(-1) ?? ''), href: null, pages: [] };
+    const slash = key.lastIndexOf('/');
+    const page: DraftPage = { label: labelFromPath(key.slice(slash + 1)), href: null, pages: [] };
     nodes.set(key, page);
-    groups.add(key);
-    const siblings = segments.length <= 1 ? top : nodeAt(segments.slice(0, -1)).pages;
+    const siblings = slash < 0 ? top : nodeAt(key.slice(0, slash)).pages;
     siblings.push(page);
     return page;
   };
@@ -98,16 +97,16 @@ export function draftFromAddresses(addresses: readonly string[], guesses: string
       guesses.push(`Left out "${printable(url.href)}": it is not on ${origin ?? 'the site'}.`);
       continue;
     }
-    const segments = url.pathname.split('/').filter(Boolean);
-    const page = nodeAt(segments);
-    if (url.search) guesses.push(`Left the query out of "${printable(url.pathname + url.search)}".`);
-    page.href ??= literalPath(url.pathname);
-    groups.delete(segments.join('/'));
+    const { pathname, search } = url;
+    const page = nodeAt(pathname.replace(/^\/+|\/+$/gu, '').replace(/\/{2,}/gu, '/'));
+    if (search) guesses.push(`Left the query out of "${printable(pathname + search)}".`);
+    page.href ??= literalPath(pathname);
   }
-  for (const [key, page] of nodes)
-    guesses.push(`The label "${page.label}" of /${printable(key)} is made from its address.`);
-  for (const key of groups)
-    guesses.push(`/${printable(key)} is a group without a page: pages lie below it, and it is no address itself.`);
+  for (const [key, page] of nodes) guesses.push(`The label "${page.label}" of /${key} is made from its address.`);
+  for (const [key, { href }] of nodes) {
+    if (href !== null) continue;
+    guesses.push(`/${key} is a group without a page: pages lie below it, and it is no address itself.`);
+  }
   top.sort((one, other) => Number(other.href === '/') - Number(one.href === '/'));
   return { name: nameFromOrigin(origin), origin, language: null, pages: top, menus: [], guesses };
 }
