@@ -41,7 +41,7 @@ export { createSharer, share } from './view/share.ts';
 export { ariaCurrent, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView } from './view/breadcrumb-view.ts';
 export { mainId, skipLinkView } from './view/skip-link-view.ts';
-export { stageView } from './view/stage-view.ts';
+export { stageView, type StageViewOptions } from './view/stage-view.ts';
 export { barView, roomName, type BarViewOptions } from './view/bar-view.ts';
 export type { Transition } from './interaction/machine.ts';
 export {
@@ -52,8 +52,19 @@ export {
   type DisclosureState,
 } from './interaction/disclosure.ts';
 export { estimateRoom, rungFor, rungs, type RoomEstimate } from './layout/room.ts';
-export { addressOf, createKey, type HistoryEntry, type SessionHistory } from './router/history.ts';
+export {
+  addressOf,
+  createKey,
+  hashOf,
+  pathAddress,
+  type HistoryEntry,
+  type LinkAddress,
+  type SessionHistory,
+  type Traversal,
+} from './router/history.ts';
 export { memoryHistory } from './router/memory-history.ts';
+export { serverHistory } from './router/server-history.ts';
+export { answerRequest, movedAddress, type RequestAnswer } from './router/answer-request.ts';
 export {
   initialRouter,
   nextRouter,
@@ -63,6 +74,7 @@ export {
   type RouterEvent,
   type RouterState,
 } from './router/router.ts';
+export { warning, warningCodes, type Warning, type WarningCode } from './warnings.ts';
 export { neighbors, type Neighbor, type Neighbors } from './site/neighbors.ts';
 export { reviewSite, type ReviewOptions } from './site/review.ts';
 export { compareSites, type SiteChange } from './site/compare.ts';

@@ -15,6 +15,12 @@ export interface Wording {
   readonly denied: string;
   /** Said of a page that does not exist yet. */
   readonly planned: string;
+  /** The heading of a page that could not be loaded or shown. */
+  readonly pageFailed: string;
+  /** The same, where the browser is offline. */
+  readonly offline: string;
+  /** On the button that tries again. */
+  readonly tryAgain: string;
   /** In a menu, in the place of records that are on their way. */
   readonly loading: string;
   /** In a menu, in the place of records that could not be had. */
@@ -32,6 +38,9 @@ export const englishWording: Wording = {
   notFound: 'Page not found',
   denied: 'This page is not open to you',
   planned: 'This page is planned and does not exist yet',
+  pageFailed: 'This page could not be shown',
+  offline: 'You are offline, and this page has not been loaded yet',
+  tryAgain: 'Try again',
   loading: 'Loading…',
   failed: 'Could not be loaded',
   empty: 'Nothing here yet',

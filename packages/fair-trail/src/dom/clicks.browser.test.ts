@@ -9,7 +9,8 @@ afterEach(() => {
 function clicked(target: Element, init: MouseEventInit = {}): string | null {
   let url: string | null = null;
   const onClick = (event: MouseEvent) => {
-    url = followedLink(event, location)?.url ?? null;
+    const followed = followedLink(event)?.url;
+    url = followed?.origin === location.origin ? followed.pathname + followed.search + followed.hash : null;
     event.preventDefault();
   };
   document.addEventListener('click', onClick);
@@ -38,7 +39,9 @@ test.each([
   ['<a href="http://[">', null],
   ['<a href="/hides" target="_blank">', null],
   ['<a href="/hides" download>', null],
-  ['<a href="#below">', null],
+  ['<div contenteditable><a href="/hides" data-target>x</a></div>', null],
+  ['<div><base target="_blank"><a href="/hides" data-target>x</a></div>', null],
+  ['<map><area href="/hides" data-target></map>', '/hides'],
   ['<a>', null],
   ['<button>', null],
 ])('%s leads to %s', (html, expected) => {

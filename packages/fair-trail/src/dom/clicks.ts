@@ -1,39 +1,47 @@
-/** A link that the router, not the browser, is to follow. */
+/** A link that the browser would follow in this very tab, on a plain click. */
 export interface FollowedLink {
-  /** Path, query and hash. */
-  readonly url: string;
+  readonly url: URL;
   readonly link: Element;
 }
 
 /**
- * The link of this site that a click follows, or null where the click is the browser's: with a modifier key or another
- * button, with `target` or `download`, to another origin, to a place on the same page, or taken by someone else.
+ * The link that a click follows, or null where the click is the browser's alone: with a modifier key or another button,
+ * with `target` or `download`, inside of text that is being edited, or taken by someone else.
  */
-export function followedLink(event: MouseEvent, location: Location): FollowedLink | null {
+export function followedLink(event: MouseEvent): FollowedLink | null {
   if (event.defaultPrevented || event.button !== 0) return null;
   if (event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return null;
   // The composed path sees links inside shadow roots, which `event.target` hides.
   const link = event.composedPath().find(isLink);
-  if (!link || link.hasAttribute('download')) return null;
-  const target = link.getAttribute('target');
+  if (!link || link.hasAttribute('download') || isEdited(link)) return null;
+  const target =
+    link.getAttribute('target') ?? link.ownerDocument.querySelector('base[target]')?.getAttribute('target');
   if (target && target.toLowerCase() !== '_self') return null;
-  const url = urlOf(link);
-  if (url?.origin !== location.origin) return null;
-  const samePlace = url.pathname === location.pathname && url.search === location.search;
-  if (samePlace && url.href.includes('#')) return null;
-  return { url: url.pathname + url.search + url.hash, link };
+  const url = linkUrl(link);
+  return url && { url, link };
 }
 
-function isLink(target: EventTarget): target is Element {
-  if (!(target instanceof Element)) return false;
-  return target.localName === 'a' && (target.hasAttribute('href') || target.hasAttribute('xlink:href'));
+/** The nearest link around something, through the borders of shadow roots. */
+export function linkAround(event: Event): Element | null {
+  return event.composedPath().find(isLink) ?? null;
 }
 
-function urlOf(link: Element): URL | null {
+/** Where a link leads; null where its address cannot be read. */
+export function linkUrl(link: Element): URL | null {
   const href = link.getAttribute('href') ?? link.getAttribute('xlink:href') ?? '';
   try {
     return new URL(href, link.baseURI);
   } catch {
     return null;
   }
+}
+
+function isLink(target: EventTarget): target is Element {
+  if (!(target instanceof Element)) return false;
+  const isAnchor = target.localName === 'a' || target.localName === 'area';
+  return isAnchor && (target.hasAttribute('href') || target.hasAttribute('xlink:href'));
+}
+
+function isEdited(link: Element): boolean {
+  return link instanceof HTMLElement && link.isContentEditable;
 }

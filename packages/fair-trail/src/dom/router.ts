@@ -1,24 +1,35 @@
 import {
-  addressOf,
   createKey,
+  hashOf,
   initialRouter,
   locate,
+  movedAddress,
   nextRouter,
   waitsForPage,
+  addressOf,
+  warning,
   type HistoryBehavior,
+  type Position,
   type RouterEffect,
   type RouterEvent,
   type RouterState,
   type SessionHistory,
   type Site,
+  type Warning,
+  type WarningCode,
 } from '../core/index.ts';
+import { Arrivals, type Arrival } from './arrivals.ts';
 import { followedLink } from './clicks.ts';
-import { contentStart, focusOnce } from './focus.ts';
-import { scrollMemory, scrollToHash, type ScrollMemory } from './scroll.ts';
+import { Guards, type MayLeave } from './guards.ts';
+import { PendingLink } from './pending-link.ts';
+import { speculate, type Eagerness } from './speculation.ts';
+import { changeView } from './view-transition.ts';
 
 export interface NavigateOptions {
   /** Default: `auto`. */
   readonly history?: HistoryBehavior;
+  /** Kept with the history entry, across Back and a reload; anything that can be cloned. Default: nothing. */
+  readonly state?: unknown;
 }
 
 /** The router at work in a browser. Its state is for a framework to read, its methods are for the app to call. */
@@ -26,39 +37,82 @@ export interface Router {
   readonly state: RouterState;
   readonly subscribe: (listener: () => void) => () => void;
   /**
-   * Goes to an address of this origin.
+   * Goes to an address of this website. What cannot be gone to is told as a warning, and the visitor stays.
    *
    * @param url a URL reference, resolved against the current address
-   * @throws TypeError for an address of another origin, which a link or `location` should lead to
    */
   navigate(url: string, options?: NavigateOptions): void;
   back(): void;
   forward(): void;
-  /** Tells that the page of the current state has been rendered, and its title. What waited for it is done now. */
-  settle(title: string): void;
-  /** Begins to follow links and the history; the answer ends it and leaves nothing behind. */
+  /** Keeps something with the current history entry, in the place of what was kept there. */
+  keepState(state: unknown): void;
+  /** Asks this function before the page is left, until the answer is called. */
+  guard(mayLeave: MayLeave): () => void;
+  /** How a link writes an address of the site. */
+  href(url: string): string;
+  /** Loads the page of an address ahead. */
+  prepare(url: string): void;
   connect(): () => void;
+}
+
+/** What a framework's parts tell the router about what they show. */
+export interface Presenter {
+  /** The title that the page of the current state has. */
+  describe(title: string): void;
+  /** The document now shows the current state, or what there is of it. */
+  drawn(): void;
+  /** Content of the page is on its way: the answer is called once it is there, or cannot be had. */
+  expect(): () => void;
+  /** New content is in the document. `arrival` says how the reader is taken to it, if not as everywhere. */
+  present(content: Element, arrival?: Arrival): void;
+  /** Makes a change of the content, as a view transition where that may be. */
+  change(change: () => void): void;
+  /** Adds something that loads the page of a position ahead. */
+  preparing(prepare: (position: Position) => void): () => void;
+  warn(code: WarningCode, cause?: unknown): void;
 }
 
 export interface RouterSettings {
   readonly site: Site;
   readonly history: SessionHistory;
   readonly window: Window;
+  /** Default: `focus`. */
+  readonly arrival?: Arrival;
+  /** How early pages are loaded ahead; null for never. Default: `moderate`. */
+  readonly eagerness?: Eagerness | null;
+  /** Whether a page change is a view transition where the browser has them and motion is wanted. Default: true. */
+  readonly viewTransitions?: boolean;
+  /** Default: to the console. */
+  readonly onWarning?: (warning: Warning) => void;
 }
 
-export function openRouter(settings: RouterSettings): Router {
+/** More than any server takes. In UTF-16 code units. */
+const longestAddress = 65_536;
+
+export function openRouter(settings: RouterSettings): Router & Presenter {
   return new BrowserRouter(settings);
 }
 
-class BrowserRouter implements Router {
+class BrowserRouter implements Router, Presenter {
   state: RouterState;
   readonly #settings: RouterSettings;
   readonly #listeners = new Set<() => void>();
+  readonly #preparing = new Set<(position: Position) => void>();
+  readonly #pendingLink = new PendingLink();
+  readonly #guards: Guards;
+  #arrivals: Arrivals | null = null;
+  #expected = 0;
+  #timer = 0;
+  /** What the reader activated to come to the current page; it shows that the page is on its way. */
+  #link: Element | null = null;
   #waiting: RouterEffect[] = [];
-  #scroll: ScrollMemory | null = null;
+  /** The arrivals that the document shows. */
+  #drawn = 0;
+  #whenDrawn: (() => void)[] = [];
 
   constructor(settings: RouterSettings) {
     this.#settings = settings;
+    this.#guards = new Guards(settings.window);
     this.state = initialRouter(settings.site, settings.history.current);
   }
 
@@ -69,12 +123,19 @@ class BrowserRouter implements Router {
 
   navigate(url: string, options: NavigateOptions = {}): void {
     const { location } = this.#settings.window;
-    const target = new URL(url, location.origin + this.state.current.url);
-    if (target.origin !== location.origin) {
-      throw new TypeError(`The router cannot go to "${url}": it is not on ${location.origin}.`);
+    if (url.length > longestAddress) { this.#report('address-too-long', url); return; }
+    let target: URL;
+    try {
+      // Beginning with the origin, so that the current address is never taken for a host.
+      target = new URL(url, location.origin === 'null' ? location.href : location.origin + this.state.current.url);
+    } catch (error) {
+      this.#report('address-unreadable', url, error); return;
     }
-    const address = target.pathname + target.search + target.hash;
-    this.#send({ type: 'navigate', url: address, key: createKey(), history: options.history ?? 'auto' });
+    if (target.protocol !== location.protocol && !/^https?:$/u.test(target.protocol)) {
+      this.#report('address-unsafe', url); return;
+    }
+    if (target.origin !== location.origin) { this.#report('address-elsewhere', url); return; }
+    this.#go(target.pathname + target.search + target.hash, options, null);
   }
 
   back(): void {
@@ -85,91 +146,249 @@ class BrowserRouter implements Router {
     this.#settings.history.traverse(1);
   }
 
-  settle(title: string): void {
-    this.#settings.window.document.title = title;
-    const waiting = this.#waiting;
-    this.#waiting = [];
-    for (const effect of waiting) this.#carryOut(effect);
+  keepState(state: unknown): void {
+    const entry = { ...this.state.current, state };
+    if (!this.#settings.history.replace(entry)) { this.#report('history-refused', entry.url); return; }
+    this.state = { ...this.state, current: entry };
+    this.#notify();
+  }
+
+  guard(mayLeave: MayLeave): () => void {
+    const release = this.#guards.add(mayLeave);
+    this.#send({ type: 'hold', held: true });
+    return () => {
+      release();
+      this.#send({ type: 'hold', held: this.#guards.held });
+    };
+  }
+
+  href(url: string): string {
+    return this.#settings.history.href(url);
+  }
+
+  prepare(url: string): void {
+    const position = locate(this.#settings.site, addressOf(url));
+    for (const prepare of this.#preparing) prepare(position);
+  }
+
+  preparing(prepare: (position: Position) => void): () => void {
+    this.#preparing.add(prepare);
+    return () => void this.#preparing.delete(prepare);
+  }
+
+  describe(title: string): void {
+    this.#arrivals?.describe(title);
+  }
+
+  drawn(): void {
+    this.#drawn = this.state.arrivals;
+    for (const resolve of this.#whenDrawn.splice(0)) resolve();
+    this.#settle();
+  }
+
+  expect(): () => void {
+    let expected = true;
+    this.#expected += 1;
+    this.#send({ type: 'load' });
+    return () => {
+      if (!expected) return;
+      expected = false;
+      this.#expected -= 1;
+      // Another part may begin to wait in the same breath, as it takes the place of this one.
+      queueMicrotask(() => {
+        if (this.#expected > 0) return;
+        this.#send({ type: 'loaded' });
+        this.#settle();
+      });
+    };
+  }
+
+  present(content: Element, arrival?: Arrival): void {
+    this.#arrivals?.present(content, arrival);
+  }
+
+  change(change: () => void): void {
+    this.#changeView(change);
+  }
+
+  warn(code: WarningCode, cause?: unknown): void {
+    this.#report(code, this.state.current.url, cause);
   }
 
   connect(): () => void {
-    const { history, window } = this.#settings;
-    const { document } = window;
-    const scroll = (this.#scroll = scrollMemory(window));
+    const { history, window, site, eagerness = 'moderate', arrival = 'focus' } = this.#settings;
+    const arrivals = (this.#arrivals = new Arrivals(window, arrival));
+    const ending = new AbortController();
+    const { signal } = ending;
     const restoration = window.history.scrollRestoration;
     window.history.scrollRestoration = 'manual';
 
-    const stopListening = history.listen((entry) => this.#send({ type: 'traverse', entry }));
+    const stopListening = history.listen(
+      (traversal) => this.#send({ type: 'traverse', ...traversal }),
+      (traversal) => {
+        this.#send({ type: 'will-traverse', ...traversal });
+        return this.state.wish === null;
+      },
+    );
     // Listening may have given the first entry its key, and the address may have changed since this router was made.
     if (history.current.url === this.state.current.url) this.state = { ...this.state, current: history.current };
-    else this.#send({ type: 'traverse', entry: history.current });
+    else this.#send({ type: 'traverse', entry: history.current, delta: null });
+    const moved = movedAddress(site, this.state.current.url);
+    if (moved !== null) this.#go(moved, { history: 'replace' }, null);
 
-    const onClick = (event: MouseEvent) => this.#follow(event);
-    const onPageHide = () => {
-      scroll.keep(this.state.current.key);
-      scroll.store();
+    // On the window, where everyone else has had the chance to take the click.
+    window.addEventListener('click', (event) => this.#follow(event), { signal });
+    const leave = () => {
+      arrivals.keep(this.state.current.key, null);
+      arrivals.store();
     };
-    document.addEventListener('click', onClick);
-    window.addEventListener('pagehide', onPageHide);
-
-    // A reload, or coming back from another site: the page is where the reader left it, or at the hash it was sent with.
-    const { key, url } = this.state.current;
-    if (!scroll.restore(key) && url.includes('#')) {
-      this.#waiting.push({ type: 'scroll-to-hash', hash: url.slice(url.indexOf('#')) });
+    window.addEventListener('pagehide', leave, { signal });
+    const speculation = eagerness && speculate(window, eagerness, (url) => this.#prepareLink(url));
+    if (speculation) {
+      const stop = this.subscribe(() => speculation.look());
+      speculation.look();
+      signal.addEventListener('abort', () => {
+        stop();
+        speculation.end();
+      });
     }
+    arrivals.begin(this.state.current.key, hashOf(this.state.current.url));
     return () => {
       stopListening();
-      document.removeEventListener('click', onClick);
-      window.removeEventListener('pagehide', onPageHide);
+      ending.abort();
+      arrivals.end();
+      window.clearTimeout(this.#timer);
+      this.#pendingLink.hide();
       window.history.scrollRestoration = restoration;
-      this.#scroll = null;
+      this.#arrivals = null;
       this.#waiting = [];
     };
   }
 
   #follow(event: MouseEvent): void {
-    const { site, window } = this.#settings;
-    const followed = followedLink(event, window.location);
-    if (!followed) return;
+    const { site, history, window } = this.#settings;
+    const followed = followedLink(event);
+    if (followed?.url.origin !== window.location.origin) return;
+    const url = history.address(followed.url, window.location);
     // Only a page that the site knows can be shown here. Any other address may be a file, and the server knows best.
-    if (locate(site, addressOf(followed.url)).status !== 'exact') return;
+    if (url === null || locate(site, addressOf(url)).status !== 'exact') return;
     event.preventDefault();
-    this.navigate(followed.url);
+    if (url.length > longestAddress) { this.#report('address-too-long', url); return; }
+    this.#go(url, {}, followed.link);
   }
 
-  #send(event: RouterEvent): void {
-    const { state, effects } = nextRouter(this.#settings.site, this.state, event);
+  #prepareLink(url: URL): void {
+    const { history, window } = this.#settings;
+    const address = history.address(url, window.location);
+    if (address !== null) this.prepare(address);
+  }
+
+  #go(url: string, { history = 'auto', state }: NavigateOptions, link: Element | null): void {
+    this.#send({ type: 'navigate', url, key: createKey(), history, ...(state !== undefined && { state }) }, link);
+  }
+
+  #send(event: RouterEvent, link: Element | null = null): void {
+    const before = this.state;
+    const { state, effects } = nextRouter(this.#settings.site, before, event);
+    if (state === before && effects.length === 0) return;
+    if (!this.#write(effects, link)) return;
     this.state = state;
-    // A page that was never shown has nothing left to wait for.
-    this.#waiting = effects.filter(waitsForPage);
+    if (state.arrivals !== before.arrivals) {
+      this.#link = link;
+      // A page that was never shown has nothing left to wait for.
+      this.#arrivals?.leave();
+      this.#waiting = effects.filter(waitsForPage);
+    }
     for (const effect of effects) if (!waitsForPage(effect)) this.#carryOut(effect);
-    for (const listener of this.#listeners) listener();
+    const isAnimated = event.type === 'traverse' && event.animated === true;
+    if (state.position !== before.position && !isAnimated) this.#changeView(() => this.#notify());
+    else this.#notify();
+    // What was waited for on the page before may be waited for on this one too: its own parts know.
+    if (state.arrivals !== before.arrivals && this.#expected > 0) this.#send({ type: 'load' });
+  }
+
+  /** Writes the new address first: without it, nothing else of the change may happen. */
+  #write(effects: readonly RouterEffect[], link: Element | null): boolean {
+    const { history } = this.#settings;
+    for (const effect of effects) {
+      if (effect.type === 'keep-place') this.#arrivals?.keep(effect.key, link);
+      if (effect.type !== 'push' && effect.type !== 'replace') continue;
+      if (history[effect.type](effect.entry)) continue;
+      this.#report('history-refused', effect.entry.url);
+      return false;
+    }
+    return true;
   }
 
   #carryOut(effect: RouterEffect): void {
     const { history, window } = this.#settings;
     switch (effect.type) {
-      case 'keep-scroll':
-        return this.#scroll?.keep(effect.key);
-      case 'push': {
-        history.push(effect.entry);
+      case 'traverse':
+        { history.traverse(effect.delta); return; }
+      case 'ask':
+        return void this.#ask(effect.url);
+      case 'wait':
+        window.clearTimeout(this.#timer);
+        this.#timer = window.setTimeout(() => {
+          this.#send({ type: 'late', arrivals: effect.arrivals });
+        }, effect.milliseconds);
         return;
-      }
-      case 'replace': {
-        history.replace(effect.entry);
-        return;
-      }
-      case 'focus-content': {
-        const start = contentStart(window.document);
-        if (start) focusOnce(start);
-        return;
-      }
-      case 'scroll-to-hash': {
-        scrollToHash(window.document, effect.hash);
-        return;
-      }
+      case 'show-pending':
+        { this.#pendingLink.show(this.#link); return; }
+      case 'hide-pending':
+        { this.#pendingLink.hide(); return; }
+      case 'arrive':
+        return this.#arrivals?.arrive(effect.key, effect.hash);
+      case 'scroll-to-hash':
+        return this.#arrivals?.scrollToHash(effect.hash);
       case 'restore-scroll':
-        this.#scroll?.restore(effect.key);
+        return this.#arrivals?.restoreScroll(effect.key);
+      case 'keep-place':
+      case 'push':
+      case 'replace':
+      // Done already, before anything else.
     }
   }
+
+  async #ask(url: string): Promise<void> {
+    let mayLeave = false;
+    try {
+      mayLeave = await this.#guards.ask({ url });
+    } catch (error) {
+      // What is written on the page is worth more than the wish to go.
+      this.#report('may-leave-failed', this.state.current.url, error);
+    }
+    this.#send({ type: 'answer', mayLeave });
+  }
+
+  #settle(): void {
+    if (this.#drawn !== this.state.arrivals || this.state.page !== 'ready') return;
+    const waiting = this.#waiting;
+    this.#waiting = [];
+    this.#arrivals?.settle();
+    for (const effect of waiting) this.#carryOut(effect);
+  }
+
+  #changeView(change: () => void): void {
+    const { window, viewTransitions = true } = this.#settings;
+    const isShown = this.#arrivals?.hasBegun === true;
+    if (!viewTransitions || !isShown) { change(); return; }
+    changeView(window, change, () => new Promise((resolve) => this.#whenDrawn.push(resolve)));
+  }
+
+  #notify(): void {
+    for (const listener of this.#listeners) listener();
+  }
+
+  #report(code: WarningCode, address: string, cause?: unknown): void {
+    const { onWarning = logWarning } = this.#settings;
+    onWarning(warning(code, address, cause));
+  }
+}
+
+/** Tells a warning to whoever reads the console. */
+export function logWarning({ code, message, remedy, cause }: Warning): void {
+  const text = `fair-trail: ${message} ${remedy} [${code}]`;
+  if (cause === undefined) console.warn(text);
+  else console.warn(text, cause);
 }

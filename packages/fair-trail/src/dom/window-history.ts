@@ -1,75 +1,198 @@
-import { createKey, type HistoryEntry, type SessionHistory } from '../core/index.ts';
+import {
+  createKey,
+  pathAddress,
+  type HistoryEntry,
+  type LinkAddress,
+  type SessionHistory,
+  type Traversal,
+} from '../core/index.ts';
 
 /** The field of `history.state` that is ours; whatever else the app keeps there stays. */
 const field = 'fairTrail';
 
-/** The browser's own session history (HTML standard, section 7.4). */
-export function windowHistory(window: Window): SessionHistory {
-  const { history, location } = window;
-  const addressNow = () => location.pathname + location.search + location.hash;
-
-  const write = (method: 'pushState' | 'replaceState', { url, key }: HistoryEntry) => {
-    const kept: unknown = method === 'replaceState' ? history.state : null;
-    const state = { ...(typeof kept === 'object' ? kept : null), [field]: { key } };
-    // Beginning with the origin, so that a path with a doubled slash is not taken for another host.
-    history[method](state, '', location.origin + url);
-  };
-
-  let current: HistoryEntry = { url: addressNow(), key: keyIn(history.state) ?? createKey() };
-
-  /** The current entry; one that is not ours yet (a first load, a hash, another script's) is given a key. */
-  const read = (): HistoryEntry => {
-    const known = keyIn(history.state);
-    const url = addressNow();
-    const entry = { url, key: known ?? (url === current.url ? current.key : createKey()) };
-    if (known === null) tryTo(() => write('replaceState', entry));
-    return entry;
-  };
-
-  return {
-    get current() {
-      return current;
-    },
-    push(entry) {
-      current = entry;
-      // A browser refuses in a sandboxed frame, or after too many calls: then the page is loaded, and nothing is lost.
-      if (!tryTo(() => write('pushState', entry))) location.assign(location.origin + entry.url);
-    },
-    replace(entry) {
-      current = entry;
-      if (!tryTo(() => write('replaceState', entry))) location.replace(location.origin + entry.url);
-    },
-    traverse: (delta) => history.go(delta),
-    listen(listener) {
-      const onTraverse = () => {
-        const entry = read();
-        // The same entry again is the answer to something that was already known here.
-        if (entry.key === current.key && entry.url === current.url) return;
-        current = entry;
-        listener(entry);
-      };
-      // The entry that the visit began with is marked only now: merely reading a history must not change it.
-      current = read();
-      window.addEventListener('popstate', onTraverse);
-      return () => window.removeEventListener('popstate', onTraverse);
-    },
-  };
+/** How the addresses of a site are written in the browser's. */
+interface Addressing {
+  /** The address of the site that the browser is at. */
+  read(location: LinkAddress): string;
+  /** How a link writes an address of the site. */
+  href(url: string): string;
+  /** The address of the site that a link means; null where the link is the browser's. */
+  address(link: LinkAddress, document: LinkAddress, current: string): string | null;
 }
 
-function keyIn(state: unknown): string | null {
+const paths: Addressing = {
+  read: ({ pathname, search, hash }) => pathname + search + hash,
+  href: (url) => url,
+  address: pathAddress,
+};
+
+const hashes: Addressing = {
+  read: ({ hash }) => (hash.startsWith('#/') ? hash.slice(1) : '/'),
+  href: (url) => `#${url}`,
+  address: (link, document, current) => {
+    // Written as a path, by someone who thought nothing of hashes.
+    if (link.pathname !== document.pathname || link.search !== document.search) {
+      return link.pathname + link.search + link.hash;
+    }
+    if (link.hash.startsWith('#/')) return link.hash.slice(1);
+    // A place on the page: the browser would take its name for the address of a page.
+    return link.hash.length > 1 ? current.replace(/#.*$/su, '') + link.hash : null;
+  },
+};
+
+/**
+ * The browser's own session history: by the Navigation API where there is one, which can stop a change before it is
+ * seen, and by the History API elsewhere. Both behave alike.
+ */
+export function browserHistory(window: Window): SessionHistory {
+  return navigationOf(window) ? navigationHistory(window) : windowHistory(window);
+}
+
+/** The browser's own session history, by the History API alone (HTML standard, section 7.2.5). */
+export function windowHistory(window: Window): SessionHistory {
+  return new BrowserHistory(window, paths, null);
+}
+
+/** The same with the Navigation API (HTML standard, section 7.2.6). @throws TypeError where there is none */
+export function navigationHistory(window: Window): SessionHistory {
+  const navigation = navigationOf(window);
+  if (!navigation) throw new TypeError('This browser has no Navigation API: use "browserHistory" or "windowHistory".');
+  return new BrowserHistory(window, paths, navigation);
+}
+
+/**
+ * Keeps the site's addresses in the hash (`#/hides`), for a server that answers with one file only. Such addresses never
+ * reach a server, so nothing can be rendered for them in advance.
+ */
+export function hashHistory(window: Window): SessionHistory {
+  return new BrowserHistory(window, hashes, navigationOf(window));
+}
+
+function navigationOf(window: Window): Navigation | null {
+  return 'navigation' in window ? (window as { navigation: Navigation }).navigation : null;
+}
+
+interface Kept {
+  readonly key: string;
+  /** How many entries of this site come before it. */
+  readonly index: number;
+  readonly state?: unknown;
+}
+
+class BrowserHistory implements SessionHistory {
+  current: HistoryEntry;
+  readonly #window: Window;
+  readonly #addressing: Addressing;
+  readonly #navigation: Navigation | null;
+  #index: number;
+
+  constructor(window: Window, addressing: Addressing, navigation: Navigation | null) {
+    this.#window = window;
+    this.#addressing = addressing;
+    this.#navigation = navigation;
+    const kept = keptIn(window.history.state);
+    this.#index = kept?.index ?? 0;
+    this.current = toEntry(addressing.read(window.location), kept ?? { key: createKey() });
+  }
+
+  push(entry: HistoryEntry): boolean {
+    return this.#write('pushState', entry, this.#index + 1);
+  }
+
+  replace(entry: HistoryEntry): boolean {
+    return this.#write('replaceState', entry, this.#index);
+  }
+
+  traverse(delta: number): void {
+    this.#window.history.go(delta);
+  }
+
+  listen(onTraverse: (traversal: Traversal) => void, mayTraverse?: (traversal: Traversal) => boolean): () => void {
+    const listening = new AbortController();
+    const { signal } = listening;
+    // The entry that the visit began with is marked only now: merely reading a history must not change it.
+    this.#adopt();
+    this.#window.addEventListener(
+      'popstate',
+      ({ hasUAVisualTransition }) => this.#onPopState(onTraverse, hasUAVisualTransition),
+      { signal },
+    );
+    if (mayTraverse) {
+      this.#navigation?.addEventListener('navigate', (event) => this.#onNavigate(event, mayTraverse), { signal });
+    }
+    return () => listening.abort();
+  }
+
+  href(url: string): string {
+    return this.#addressing.href(url);
+  }
+
+  address(link: LinkAddress, document: LinkAddress): string | null {
+    return this.#addressing.address(link, document, this.current.url);
+  }
+
+  #onPopState(onTraverse: (traversal: Traversal) => void, animated: boolean): void {
+    const before = this.current;
+    const beforeIndex = this.#index;
+    const isOurs = this.#adopt();
+    // The same entry again is the answer to something that was already known here.
+    if (this.current.key === before.key && this.current.url === before.url) return;
+    onTraverse({ entry: this.current, delta: isOurs ? this.#index - beforeIndex : null, animated });
+  }
+
+  #onNavigate(event: NavigateEvent, mayTraverse: (traversal: Traversal) => boolean): void {
+    const { navigationType, cancelable, destination } = event;
+    const index = this.#navigation?.currentEntry?.index;
+    if (navigationType !== 'traverse' || !cancelable || !destination.sameDocument || index === undefined) return;
+    const entry = { url: this.#addressing.read(new URL(destination.url)), key: destination.key };
+    if (!mayTraverse({ entry, delta: destination.index - index })) event.preventDefault();
+  }
+
+  /** Takes over what the browser is at; an entry that is not ours yet (a first load, a hash) is given a key. */
+  #adopt(): boolean {
+    const kept = keptIn(this.#window.history.state);
+    const url = this.#addressing.read(this.#window.location);
+    if (kept) {
+      this.#index = kept.index;
+      this.current = toEntry(url, kept);
+      return true;
+    }
+    const isKnown = url === this.current.url;
+    const entry = { url, key: isKnown ? this.current.key : createKey() };
+    // A new entry that nobody wrote is a hash that was followed from the one before.
+    if (!this.#write('replaceState', entry, isKnown ? this.#index : this.#index + 1)) this.current = entry;
+    return false;
+  }
+
+  /** A browser refuses in a sandboxed frame, or after too many calls. */
+  #write(method: 'pushState' | 'replaceState', entry: HistoryEntry, index: number): boolean {
+    const { history, location } = this.#window;
+    const others: unknown = method === 'replaceState' ? history.state : null;
+    const kept: Kept = { key: entry.key, index, ...(entry.state !== undefined && { state: entry.state }) };
+    try {
+      const state = { ...(typeof others === 'object' ? others : null), [field]: kept };
+      // Beginning with the origin, so that a path with a doubled slash is not taken for another host.
+      const base = this.#addressing === hashes ? location.pathname + location.search : '';
+      history[method](state, '', location.origin + base + this.#addressing.href(entry.url));
+    } catch {
+      return false;
+    }
+    this.#index = index;
+    this.current = entry;
+    return true;
+  }
+}
+
+function toEntry(url: string, { key, state }: Pick<Kept, 'key' | 'state'>): HistoryEntry {
+  return { url, key, ...(state !== undefined && { state }) };
+}
+
+/** What we kept in an entry's state; null for the state of another app, or of none. */
+function keptIn(state: unknown): Kept | null {
   if (typeof state !== 'object' || state === null || !Object.hasOwn(state, field)) return null;
   const ours = (state as Record<string, unknown>)[field];
   if (typeof ours !== 'object' || ours === null) return null;
-  const { key } = ours as { key?: unknown };
-  return typeof key === 'string' ? key : null;
-}
-
-/** True if it worked. The History API's only errors are refusals. */
-function tryTo(act: () => void): boolean {
-  try {
-    act();
-    return true;
-  } catch {
-    return false;
-  }
+  const { key, index, state: own } = ours as { key?: unknown; index?: unknown; state?: unknown };
+  if (typeof key !== 'string' || typeof index !== 'number') return null;
+  return { key, index, ...(own !== undefined && { state: own }) };
 }

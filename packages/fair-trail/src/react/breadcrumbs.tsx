@@ -1,6 +1,6 @@
 import { forwardRef, type HTMLAttributes } from 'react';
 import { breadcrumbs, breadcrumbView } from '../core/index.ts';
-import { useTrail } from './trail.tsx';
+import { useTrail } from './trail-context.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot, type ViewSurroundings } from './view.tsx';
 

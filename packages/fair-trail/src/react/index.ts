@@ -1,6 +1,18 @@
-export { Trail, usePosition, useSite, useTrail, type TrailContext, type TrailProps } from './trail.tsx';
+export { Trail, type TrailProps } from './trail.tsx';
+export { usePosition, useSite, useTrail, type TrailContext } from './trail-context.ts';
+export type { LinkSlot, LinkSlotProps } from './links.tsx';
+export { useMayLeave } from './leaving.ts';
+export { useHistoryState } from './history-state.ts';
 export { Navbar, type NavbarProps } from './navbar.tsx';
 export { Breadcrumbs, type BreadcrumbsProps } from './breadcrumbs.tsx';
 export { SkipLink, type SkipLinkProps } from './skip-link.tsx';
-export { Stage, type Page, type PageProps, type StageProps } from './stage.tsx';
+export { Stage, type StagePages, type StageProps } from './stage.tsx';
+export {
+  lazyPage,
+  type FailedPageProps,
+  type LayoutProps,
+  type Page,
+  type PageProps,
+  type StageLayout,
+} from './page.ts';
 export { TrailLink, type TrailLinkProps } from './trail-link.tsx';

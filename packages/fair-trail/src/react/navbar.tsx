@@ -20,7 +20,7 @@ import {
   type DisclosureEvent,
 } from '../core/index.ts';
 import { carryOutDisclosure, listenWhileExpanded, watchRoom, type DisclosureParts } from '../dom/index.ts';
-import { useBrowserLayoutEffect, useTrail } from './trail.tsx';
+import { useBrowserLayoutEffect, useTrail } from './trail-context.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 

@@ -1,6 +1,6 @@
 import { forwardRef, type AnchorHTMLAttributes } from 'react';
 import { skipLinkView } from '../core/index.ts';
-import { useTrail } from './trail.tsx';
+import { useTrail } from './trail-context.ts';
 import { ViewRoot, type ViewSurroundings } from './view.tsx';
 
 export interface SkipLinkProps extends Omit<AnchorHTMLAttributes<HTMLElement>, 'children' | 'href' | 'target'> {

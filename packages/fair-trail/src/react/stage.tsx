@@ -1,73 +1,274 @@
-import { createElement, forwardRef, type ComponentType, type HTMLAttributes, type ReactNode } from 'react';
-import { labelOf, mayAccess, stageView, type Position } from '../core/index.ts';
-import { useTrail } from './trail.tsx';
+import {
+  createContext,
+  createElement,
+  forwardRef,
+  Suspense,
+  useContext,
+  useImperativeHandle,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type ComponentType,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import { mayAccess, stageView, type Audience, type Position } from '../core/index.ts';
+import { contentStart, focusOnce, LazyPage, type Arrival } from '../dom/index.ts';
+import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
+import type { FailedPageProps, LayoutProps, Page, StageLayout } from './page.ts';
+import { PageBoundary } from './page-boundary.tsx';
+import { Context, PresenterContext, useBrowserLayoutEffect, useTrail } from './trail-context.ts';
 import { ViewRoot } from './view.tsx';
 
-/** What a page is told about the address it is shown at. */
-export interface PageProps {
-  readonly position: Position;
-  /** The params of the address, percent-decoded. */
-  readonly params: Readonly<Record<string, string>>;
-}
-
-export type Page = ComponentType<PageProps>;
+/** The pages of each entry, by the entry's id. */
+export type StagePages = Readonly<Record<string, Page | LazyPage<Page>>>;
 
 export interface StageProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
-  /** The page of each entry, by the entry's id. */
-  readonly pages: Readonly<Record<string, Page>>;
+  /** The page of each entry, by the entry's id. A stage within another one has the outer one's by default. */
+  readonly pages?: StagePages;
+  /** What all pages at and below an entry share, by the entry's id; each holds a stage for them. Default: nothing. */
+  readonly layouts?: Readonly<Record<string, StageLayout>>;
   /** Shown at an address that is no page of the site. Default: a heading that says so. */
   readonly notFound?: Page;
   /** Shown instead of a page that the visitor's audiences do not open. Default: a heading that says so. */
   readonly denied?: Page;
   /** Shown for a planned entry that has no page yet. Default: its label and a line that says so. */
   readonly planned?: Page;
+  /** Shown instead of a page that could not be loaded or shown. Default: a heading, and a button to try again. */
+  readonly failed?: ComponentType<FailedPageProps>;
+}
+
+interface StageSettings {
+  readonly pages: StagePages;
+  readonly layouts: Readonly<Record<string, StageLayout>>;
+  readonly notFound: Page;
+  readonly denied: Page;
+  readonly planned: Page;
+  readonly failed: ComponentType<FailedPageProps>;
+}
+
+/** What an outer stage has settled for those within it. */
+interface OuterStage {
+  readonly settings: StageSettings;
+  /** How many entries of the position's path have their layouts around this place. */
+  readonly depth: number;
+  readonly arrival: Arrival | undefined;
+}
+
+const OuterContext = createContext<OuterStage | null>(null);
+
+const basicSettings: StageSettings = {
+  pages: {},
+  layouts: {},
+  notFound: NotFound,
+  denied: Denied,
+  planned: Planned,
+  failed: FailedPage,
+};
+
+/** What a stage is to show. */
+interface Content {
+  /** Tells it from other content, so that what one page remembers is not another's. */
+  readonly key: string;
+  readonly page: Page | LazyPage<Page> | null;
+  readonly layout: ComponentType<LayoutProps> | null;
+  readonly depth: number;
+  readonly arrival: Arrival | undefined;
+}
+
+/** Content that can be drawn, and the address that it belongs to. */
+interface Shown {
+  readonly content: Content;
+  readonly position: Position;
+  readonly url: string;
 }
 
 /** Shows the page of the current position, as the document's main content. */
 export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, ref) {
-  const { pages, notFound = NotFound, denied = Denied, planned = Planned, ...attributes } = props;
-  const { position, audience } = useTrail();
-  const { entry, status, params } = position;
+  const { pages, layouts, notFound, denied, planned, failed, ...attributes } = props;
+  const outer = useContext(OuterContext);
+  const router = useContext(PresenterContext);
+  const trail = useTrail();
+  const { position, url, audience } = trail;
+  const element = useRef<HTMLElement>(null);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => element.current, []);
 
-  let page = notFound;
-  if (entry && status === 'exact') {
-    const own = Object.hasOwn(pages, entry.id) ? pages[entry.id] : undefined;
-    // While it is not known who is looking, a page for some is shown to nobody, and refused to nobody.
-    const access = mayAccess(entry, audience);
-    if (access === null) page = Waiting;
-    else if (!access) page = denied;
-    else if (own) page = own;
-    else if (entry.planned) page = planned;
-  }
-  // Two addresses of one entry are two pages: what one of them remembers is not the other's.
-  const key = JSON.stringify([entry?.id, params]);
+  const from = outer?.settings ?? basicSettings;
+  const settings = useMemo<StageSettings>(
+    () => ({
+      pages: pages ?? from.pages,
+      layouts: layouts ?? from.layouts,
+      notFound: notFound ?? from.notFound,
+      denied: denied ?? from.denied,
+      planned: planned ?? from.planned,
+      failed: failed ?? from.failed,
+    }),
+    [from, pages, layouts, notFound, denied, planned, failed],
+  );
+  const wanted = contentAt(position, audience, settings, outer);
+  const lazy = wanted.page instanceof LazyPage ? wanted.page : null;
+
+  const [attempt, tryAgain] = useReducer((count: number) => count + 1, 0);
+  const [, noteLoad] = useReducer((count: number) => count + 1, 0);
+  const [failure, setFailure] = useState<{ readonly key: string; readonly error: unknown } | null>(null);
+  const hasFailed = failure?.key === wanted.key;
+  const isWaiting = lazy !== null && lazy.page === null && !hasFailed;
+
+  // Until the wanted page is there, the last one stays: a page is better than none.
+  const [last, setLast] = useState<Shown | null>(null);
+  const now: Shown = { content: wanted, position, url };
+  const shown = isWaiting ? last : now;
+  if (!isWaiting && !isSame(last, now)) setLast(now);
+
+  useBrowserLayoutEffect(() => {
+    if (!lazy || !isWaiting) return undefined;
+    const waiting = new AbortController();
+    const { signal } = waiting;
+    lazy.load(signal).then(
+      () => signal.aborted || change(noteLoad),
+      (error: unknown) => {
+        if (signal.aborted) return;
+        router?.warn('page-failed', error);
+        setFailure({ key: wanted.key, error });
+      },
+    );
+    const change = (draw: () => void) => (router ? router.change(draw) : draw());
+    return () => waiting.abort();
+  }, [router, lazy, isWaiting, wanted.key]);
+  useBrowserLayoutEffect(() => (isWaiting ? router?.expect() : undefined), [router, isWaiting, wanted.key]);
+
+  const latest = useRef({ settings, outer, audience });
+  useBrowserLayoutEffect(() => {
+    latest.current = { settings, outer, audience };
+  });
+  useBrowserLayoutEffect(
+    () =>
+      router?.preparing((next) => {
+        const { page } = contentAt(next, latest.current.audience, latest.current.settings, latest.current.outer);
+        // A failure is told once the page is asked for, and then it is tried again.
+        if (page instanceof LazyPage) page.load().catch(() => undefined);
+      }),
+    [router],
+  );
+  const readLate = () => router?.state.page === 'late';
+  const late = useSyncExternalStore(router?.subscribe ?? subscribeToNothing, readLate, () => false);
+
+  // The button that was pressed is gone with the failure, and focus would be nowhere.
+  const retried = useRef(false);
+  const retry = () => {
+    retried.current = true;
+    setFailure(null);
+    tryAgain();
+  };
+  const onPresent = () => {
+    if (!element.current) return;
+    router?.present(element.current, shown?.content.arrival);
+    const start = retried.current ? contentStart(document, element.current) : null;
+    if (start) focusOnce(start);
+    retried.current = false;
+  };
+  const onError = (error: unknown) => router?.warn('page-failed', error);
+
+  const drawPage = () => {
+    if (!shown) return <Waiting />;
+    const { content, position: at } = shown;
+    const page = hasFailed ? null : componentOf(content);
+    const own = { position: at, params: at.params };
+    const failedPage = (error: unknown, again: () => void) => {
+      return createElement(settings.failed, { ...own, error, offline: isOffline(), retry: again });
+    };
+    const drawn = page ? createElement(page, own) : failedPage(failure?.error, retry);
+    return (
+      <PageBoundary key={`${content.key} ${attempt}`} failed={failedPage} retry={retry} onError={onError}>
+        <Suspense fallback={<Expecting />}>
+          {drawn}
+          <Presented onPresent={onPresent} />
+        </Suspense>
+      </PageBoundary>
+    );
+  };
+  const within = useMemo<OuterStage>(
+    () => ({ settings, depth: wanted.depth, arrival: wanted.arrival }),
+    [settings, wanted.depth, wanted.arrival],
+  );
   const surroundings = {
-    slots: { page: () => createElement(page, { key, position, params }) },
+    slots: {
+      page: () => (
+        // The page that is still shown while another is loaded is at its own address, and must not change beneath that.
+        <Context.Provider
+          value={shown && shown !== now ? { ...trail, position: shown.position, url: shown.url } : trail}
+        >
+          <OuterContext.Provider value={within}>{drawPage()}</OuterContext.Provider>
+        </Context.Provider>
+      ),
+    },
     send: () => undefined,
   };
-  return <ViewRoot view={stage} surroundings={surroundings} attributes={attributes} elementRef={ref} />;
+  const view = stageView({ nested: outer !== null, busy: late && isWaiting });
+  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={element} />;
 });
 
-const stage = stageView();
+const subscribeToNothing = () => () => undefined;
 
-function Waiting(): ReactNode {
+function isSame(one: Shown | null, other: Shown): boolean {
+  return one?.content.key === other.content.key && one.position === other.position && one.url === other.url;
+}
+
+function componentOf({ page, layout }: Content): Page {
+  if (layout) return layout as Page;
+  return (page instanceof LazyPage ? page.page : page) ?? Waiting;
+}
+
+/** The outermost layout on the way to the position that is not around this stage already, or else the page itself. */
+function contentAt(position: Position, audience: Audience, settings: StageSettings, outer: OuterStage | null): Content {
+  const { path, entry, params } = position;
+  const { depth = 0, arrival } = outer ?? {};
+  for (const [index, on] of path.entries()) {
+    const layout = index >= depth && Object.hasOwn(settings.layouts, on.id) ? settings.layouts[on.id] : undefined;
+    if (layout === undefined) continue;
+    const isPlain = typeof layout === 'function' || !('layout' in layout);
+    return {
+      key: `layout ${on.id}`,
+      page: null,
+      layout: isPlain ? layout : layout.layout,
+      depth: index + 1,
+      arrival: (isPlain ? undefined : layout.arrival) ?? arrival,
+    };
+  }
+  const page = pageAt(position, audience, settings);
+  // Two addresses of one entry are two pages.
+  return { key: JSON.stringify([entry?.id, params, position.status]), page, layout: null, depth, arrival };
+}
+
+function pageAt({ entry, status }: Position, audience: Audience, settings: StageSettings): Page | LazyPage<Page> {
+  if (!entry || status !== 'exact') return settings.notFound;
+  const own = Object.hasOwn(settings.pages, entry.id) ? settings.pages[entry.id] : undefined;
+  // While it is not known who is looking, a page for some is shown to nobody, and refused to nobody.
+  const access = mayAccess(entry, audience);
+  if (access === null) return Waiting;
+  if (!access) return settings.denied;
+  return own ?? (entry.planned ? settings.planned : settings.notFound);
+}
+
+function isOffline(): boolean {
+  return typeof navigator !== 'undefined' && !navigator.onLine;
+}
+
+/** Stands in for a page that waits for something of its own. */
+function Expecting(): ReactNode {
+  const router = useContext(PresenterContext);
+  useBrowserLayoutEffect(() => router?.expect(), [router]);
   return null;
 }
 
-function NotFound(): ReactNode {
-  return <h1>{useTrail().wording.notFound}</h1>;
-}
-
-function Denied(): ReactNode {
-  return <h1>{useTrail().wording.denied}</h1>;
-}
-
-function Planned({ position, params }: PageProps): ReactNode {
-  const { site, records, wording } = useTrail();
-  return (
-    <>
-      <h1>{position.entry && labelOf(site, position.entry, { params, records, language: position.language })}</h1>
-      <p>{wording.planned}.</p>
-    </>
-  );
+/** Tells when what stands before it is in the document. */
+function Presented({ onPresent }: { readonly onPresent: () => void }): ReactNode {
+  const latest = useRef(onPresent);
+  useBrowserLayoutEffect(() => {
+    latest.current = onPresent;
+  });
+  useBrowserLayoutEffect(() => latest.current(), []);
+  return null;
 }

@@ -1,6 +1,7 @@
 import { forwardRef, type AnchorHTMLAttributes } from 'react';
 import { addressOf, ariaCurrent, hrefIn, labelOf, locate, samePosition } from '../core/index.ts';
-import { useTrail } from './trail.tsx';
+import { PrintedLink } from './links.tsx';
+import { useTrail } from './trail-context.ts';
 
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
   /** The id of the entry to link to. */
@@ -25,14 +26,12 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
   const path = hrefIn(site, id, position.language, params);
   const entry = site.entry(id);
   const isHere = position.status === 'exact' && samePosition(position, locate(site, addressOf(path)));
-  return (
-    <a
-      ref={ref}
-      aria-current={ariaCurrent(isHere ? 'page' : null) ?? undefined}
-      {...attributes}
-      href={path + search + hash}
-    >
-      {children ?? (entry && labelOf(site, entry, { params, records, language: position.language }))}
-    </a>
-  );
+  const link = {
+    ref,
+    'aria-current': ariaCurrent(isHere ? 'page' : null) ?? undefined,
+    ...attributes,
+    href: path + search + hash,
+    children: children ?? (entry && labelOf(site, entry, { params, records, language: position.language })),
+  };
+  return <PrintedLink attributes={link} />;
 });

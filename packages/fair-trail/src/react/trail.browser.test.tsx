@@ -72,8 +72,6 @@ describe('a page change', () => {
     await expect.element(page.getByText('/hides?sort=name')).toBeInTheDocument();
     expect(window.scrollY).toBe(300);
     expect(document.activeElement).toBe(link);
-    expect(() => navigate('https://other.example/')).toThrow(TypeError);
-    expect(history.current.url).toBe('/hides?sort=name');
   });
 
   test('to the address it is on begins the page again', async () => {

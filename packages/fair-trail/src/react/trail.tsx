@@ -1,15 +1,7 @@
-import {
-  createContext,
-  useContext,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useState,
-  useSyncExternalStore,
-  type ReactNode,
-} from 'react';
+import { useCallback, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import {
   englishWording,
+  initialRouter,
   locate,
   samePosition,
   titleOf,
@@ -18,22 +10,24 @@ import {
   type SessionHistory,
   type Site,
   type SiteRecords,
+  type Warning,
   type Wording,
 } from '../core/index.ts';
-import { markScripted, openRouter, windowHistory, type Router } from '../dom/index.ts';
-
-/** What every component of a trail knows. */
-export interface TrailContext {
-  readonly site: Site;
-  readonly position: Position;
-  /** The current address: path, query and hash. */
-  readonly url: string;
-  readonly audience: Audience;
-  readonly records: SiteRecords;
-  readonly wording: Wording;
-  /** Null where the address is given from outside: there another router is in charge. */
-  readonly router: Router | null;
-}
+import {
+  browserHistory,
+  followGivenAddress,
+  logWarning,
+  markScripted,
+  openRouter,
+  type Arrival,
+  type Eagerness,
+  type GivenAddress,
+  type NavigateOptions,
+  type Presenter,
+  type Router,
+} from '../dom/index.ts';
+import { LinksContext, type LinkSlot } from './links.tsx';
+import { Context, PresenterContext, useBrowserLayoutEffect } from './trail-context.ts';
 
 export interface TrailProps {
   readonly site: Site;
@@ -43,84 +37,139 @@ export interface TrailProps {
   readonly records?: SiteRecords;
   /** Words to say instead of the English ones. */
   readonly wording?: Partial<Wording>;
+  /** How the reader is taken to a new page. Default: `focus`. */
+  readonly arrival?: Arrival;
   /** Where the visitor's way is kept. Default: the browser's session history. */
   readonly history?: SessionHistory;
+  /** The address that the server rendered, for the first drawing to equal it. Default: the current one. */
+  readonly renderedUrl?: string;
+  /** How early pages are loaded ahead; null for never. Default: `moderate`. */
+  readonly eagerness?: Eagerness | null;
+  /** Whether a page change is a view transition where the browser has them and motion is wanted. Default: true. */
+  readonly viewTransitions?: boolean;
+  /** Told of what went wrong without stopping anything. Default: the console is. */
+  readonly onWarning?: (warning: Warning) => void;
   /** The current address, where something else decides it: a server, or a router that the app has already. */
   readonly url?: string;
+  /** With `url`: the link component of the router that the app has. */
+  readonly link?: LinkSlot;
+  /** With `url`: goes to an address, by the router that the app has. Default: loads it. */
+  readonly onNavigate?: (url: string, options: NavigateOptions) => void;
   readonly children?: ReactNode;
 }
-
-const Context = createContext<TrailContext | null>(null);
 
 const noAudience: readonly string[] = [];
 const noRecords: SiteRecords = {};
 
-/** A server has no layout to wait for, and says so in its log where one tries. */
-export const useBrowserLayoutEffect = typeof document === 'undefined' ? useEffect : useLayoutEffect;
-
 /** Gives the components within it the site, the position in it, and who is looking. */
 export function Trail({ url, history, ...props }: TrailProps): ReactNode {
   useBrowserLayoutEffect(() => markScripted(document), []);
-  if (url !== undefined) return <GivenTrail url={url} {...props} />;
-  if (typeof window === 'undefined' && !history) {
+  const isBrowser = typeof window !== 'undefined';
+  const given = url ?? (isBrowser ? undefined : history?.current.url);
+  if (given !== undefined) return <GivenTrail url={given} {...props} />;
+  if (!isBrowser) {
     throw new TypeError('Trail needs the property "url" where there is no window: give the address to render.');
   }
   return <RoutedTrail {...(history && { history })} {...props} />;
 }
 
 function GivenTrail({ url, ...props }: Omit<TrailProps, 'history'> & { readonly url: string }): ReactNode {
-  const { site } = props;
+  const { site, records, wording, arrival = 'focus', onNavigate } = props;
   const found = useMemo(() => locate(site, url), [site, url]);
   const [position, setPosition] = useState(found);
   // The same place keeps its identity, so that a change of query renders nothing that depends on the place alone.
   if (!samePosition(position, found)) setPosition(found);
-  return <Provide {...props} url={url} position={position} router={null} />;
+
+  const title = titleOf(site, position, wording?.notFound ?? englishWording.notFound, records);
+  const address = useRef<GivenAddress | null>(null);
+  useBrowserLayoutEffect(() => {
+    const given = (address.current = followGivenAddress(window, arrival));
+    return () => {
+      address.current = null;
+      given.end();
+    };
+  }, [arrival]);
+  useBrowserLayoutEffect(() => address.current?.show(url, title), [url, title]);
+
+  const navigate = useCallback(
+    (to: string, options: NavigateOptions = {}) => (onNavigate ?? loadAddress)(to, options),
+    [onNavigate],
+  );
+  return <Provide {...props} url={url} position={position} router={null} navigate={navigate} />;
 }
 
-function RoutedTrail({ history, ...props }: Omit<TrailProps, 'url'>): ReactNode {
-  const { site, records, wording } = props;
+/** Without a router that was told of, the browser goes there. */
+function loadAddress(url: string, { history }: NavigateOptions): void {
+  if (history === 'replace') window.location.replace(url);
+  else window.location.assign(url);
+}
+
+function RoutedTrail({ history, renderedUrl, ...props }: Omit<TrailProps, 'url'>): ReactNode {
+  const { site, records, wording, arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
+  const onWarning = useLatest(props.onWarning);
   const router = useMemo(
-    () => openRouter({ site, history: history ?? windowHistory(window), window }),
-    [site, history],
+    () =>
+      openRouter({
+        site,
+        history: history ?? browserHistory(window),
+        window,
+        arrival,
+        eagerness,
+        viewTransitions,
+        onWarning: (warning) => (onWarning.current ?? logWarning)(warning),
+      }),
+    [site, history, arrival, eagerness, viewTransitions, onWarning],
   );
   const read = () => router.state;
-  const state = useSyncExternalStore(router.subscribe, read, read);
+  const rendered = useMemo(
+    () => (renderedUrl === undefined ? null : initialRouter(site, { url: renderedUrl, key: 'rendered' })),
+    [site, renderedUrl],
+  );
+  const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
   const title = titleOf(site, state.position, wording?.notFound ?? englishWording.notFound, records);
   useBrowserLayoutEffect(() => router.connect(), [router]);
-  // By now the page of this state is in the document.
-  useBrowserLayoutEffect(() => router.settle(title), [router, state.arrivals, title]);
-  return <Provide {...props} url={state.current.url} position={state.position} router={router} />;
+  // By now the document shows this state, or as much of it as there is.
+  useBrowserLayoutEffect(() => {
+    router.describe(title);
+    router.drawn();
+  }, [router, state.arrivals, title]);
+  const navigate = useMemo(() => router.navigate.bind(router), [router]);
+  return <Provide {...props} url={state.current.url} position={state.position} router={router} navigate={navigate} />;
+}
+
+/** Holds the value of the last drawing, for what is called later than that. */
+function useLatest<Value>(value: Value): { readonly current: Value } {
+  const latest = useRef(value);
+  useBrowserLayoutEffect(() => {
+    latest.current = value;
+  });
+  return latest;
 }
 
 interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
   readonly url: string;
   readonly position: Position;
-  readonly router: Router | null;
+  readonly router: (Router & Presenter) | null;
+  readonly navigate: (url: string, options?: NavigateOptions) => void;
 }
 
 function Provide(props: ProvideProps): ReactNode {
-  const { site, url, position, router, children } = props;
+  const { site, url, position, router, navigate, link = null, children } = props;
   const { audience = noAudience, records = noRecords, wording: ownWording } = props;
   const wording = useMemo(() => ({ ...englishWording, ...ownWording }), [ownWording]);
   const value = useMemo(
-    () => ({ site, position, url, audience, records, wording, router }),
-    [site, position, url, audience, records, wording, router],
+    () => ({ site, position, url, audience, records, wording, router, navigate }),
+    [site, position, url, audience, records, wording, router, navigate],
   );
-  return <Context.Provider value={value}>{children}</Context.Provider>;
-}
-
-/** All that a trail's components know. @throws Error outside of a `Trail` */
-export function useTrail(): TrailContext {
-  const context = useContext(Context);
-  if (!context) throw new Error('This component needs a Trail around it: <Trail site={site}>…</Trail>.');
-  return context;
-}
-
-/** Where the visitor is in the site. */
-export function usePosition(): Position {
-  return useTrail().position;
-}
-
-export function useSite(): Site {
-  return useTrail().site;
+  const links = useMemo(
+    () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),
+    [router, link],
+  );
+  return (
+    <Context.Provider value={value}>
+      <PresenterContext.Provider value={router}>
+        <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
+      </PresenterContext.Provider>
+    </Context.Provider>
+  );
 }

@@ -7,6 +7,7 @@ import {
   type ReactNode,
   type Ref,
 } from 'react';
+import { PrintedLink } from './links.tsx';
 import type { ViewElement, ViewNode, ViewSlot } from '../core/index.ts';
 
 /** What the app puts into a view, and where the view's events go. Held in a context, so that views need no props. */
@@ -43,7 +44,10 @@ export function ViewRoot({ view, surroundings, attributes = {}, elementRef }: Vi
 /** Renders again only when its part of the view has changed. */
 const PrintedElement = memo(function PrintedElement({ node }: { readonly node: ViewElement }): ReactNode {
   const { send } = useContext(Surroundings);
-  return createElement(node.tag, propsOf(node, send), ...node.children.map(print));
+  const props = propsOf(node, send);
+  const children = node.children.map(print);
+  if (node.tag === 'a') return createElement(PrintedLink, { attributes: { ...props, children } });
+  return createElement(node.tag, props, ...children);
 });
 
 function PrintedSlot({ node }: { readonly node: ViewSlot }): ReactNode {

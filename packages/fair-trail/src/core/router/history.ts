@@ -4,17 +4,51 @@ export interface HistoryEntry {
   readonly url: string;
   /** Tells the entry from others with the same address. */
   readonly key: string;
+  /** What the app keeps with the entry; anything that can be cloned (HTML standard, section 2.7). Default: none. */
+  readonly state?: unknown;
+}
+
+/** The history moved by itself: Back, Forward, or another script. */
+export interface Traversal {
+  /** Where it moved to. */
+  readonly entry: HistoryEntry;
+  /** By how many entries, backwards if negative; null where that cannot be told. */
+  readonly delta: number | null;
+  /** Whether the browser has shown the change with a motion of its own, such as a swipe. Default: false. */
+  readonly animated?: boolean;
+}
+
+/** The parts of a link's address that a history reads, as `URL` and `Location` have them. */
+export interface LinkAddress {
+  readonly origin: string;
+  readonly pathname: string;
+  readonly search: string;
+  readonly hash: string;
 }
 
 /** Where the router keeps the visitor's way: the browser's own session history, or a list in memory. */
 export interface SessionHistory {
   readonly current: HistoryEntry;
-  push(entry: HistoryEntry): void;
-  replace(entry: HistoryEntry): void;
+  /** Adds an entry after the current one. False where it is refused: then nothing has changed. */
+  push(entry: HistoryEntry): boolean;
+  /** Puts an entry in the place of the current one. False where it is refused: then nothing has changed. */
+  replace(entry: HistoryEntry): boolean;
   /** Goes back or forward by that many entries. What comes of it is told to the listeners. */
   traverse(delta: number): void;
-  /** Tells of changes that others made: Back, Forward, a hash. Not of `push` and `replace`. */
-  listen(listener: (entry: HistoryEntry) => void): () => void;
+  /**
+   * Tells of changes that others made, and not of `push` and `replace`.
+   *
+   * @param mayTraverse asked before a change, by those histories that can still stop it; false stops it
+   */
+  listen(onTraverse: (traversal: Traversal) => void, mayTraverse?: (traversal: Traversal) => boolean): () => void;
+  /** How a link writes an address of the site. */
+  href(url: string): string;
+  /**
+   * The address of the site that a link means; null where the link is the browser's.
+   *
+   * @param document where the document is that the link is in
+   */
+  address(link: LinkAddress, document: LinkAddress): string | null;
 }
 
 /** A key that no other entry of this visit has. */
@@ -28,4 +62,19 @@ export function addressOf(url: string): { readonly pathname: string; readonly se
   const start = withoutHash.indexOf('?');
   if (start < 0) return { pathname: withoutHash, search: '' };
   return { pathname: withoutHash.slice(0, start), search: withoutHash.slice(start) };
+}
+
+/** The hash of an address with its sign; empty where there is none. */
+export function hashOf(url: string): string {
+  const start = url.indexOf('#');
+  return start < 0 ? '' : url.slice(start);
+}
+
+/**
+ * The address that a link means, where paths are addresses; null for a place on the page that the document is at, which
+ * the browser scrolls to and focuses by itself.
+ */
+export function pathAddress({ pathname, search, hash }: LinkAddress, document: LinkAddress): string | null {
+  if (hash !== '' && pathname === document.pathname && search === document.search) return null;
+  return pathname + search + hash;
 }

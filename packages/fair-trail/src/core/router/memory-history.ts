@@ -1,11 +1,11 @@
-import { createKey, type HistoryEntry, type SessionHistory } from './history.ts';
+import { createKey, pathAddress, type HistoryEntry, type SessionHistory, type Traversal } from './history.ts';
 
 /** A history without a browser, for tests and previews. It begins with one entry. */
 export function memoryHistory(url = '/'): SessionHistory {
   let current: HistoryEntry = { url, key: createKey() };
   let entries = [current];
   let index = 0;
-  const listeners = new Set<(entry: HistoryEntry) => void>();
+  const listeners = new Set<{ onTraverse: (traversal: Traversal) => void; mayTraverse?: (to: Traversal) => boolean }>();
   return {
     get current() {
       return current;
@@ -14,23 +14,29 @@ export function memoryHistory(url = '/'): SessionHistory {
       index += 1;
       entries = [...entries.slice(0, index), entry];
       current = entry;
+      return true;
     },
     replace(entry) {
       entries[index] = entry;
       current = entry;
+      return true;
     },
     traverse(delta) {
-      const target = index + delta;
-      const entry = entries[target];
+      const entry = entries[index + delta];
       // As in a browser, going further than there is anything does nothing.
       if (delta === 0 || !entry) return;
-      index = target;
+      const traversal = { entry, delta };
+      for (const { mayTraverse } of listeners) if (mayTraverse?.(traversal) === false) return;
+      index += delta;
       current = entry;
-      for (const listener of listeners) listener(current);
+      for (const { onTraverse } of listeners) onTraverse(traversal);
     },
-    listen(listener) {
+    listen(onTraverse, mayTraverse) {
+      const listener = mayTraverse ? { onTraverse, mayTraverse } : { onTraverse };
       listeners.add(listener);
       return () => void listeners.delete(listener);
     },
+    href: (address) => address,
+    address: pathAddress,
   };
 }

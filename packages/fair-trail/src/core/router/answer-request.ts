@@ -1,0 +1,31 @@
+import { mayAccess, type Audience } from '../site/entry.ts';
+import { locate, type Position } from '../site/locate.ts';
+import type { Site } from '../site/site.ts';
+import { addressOf, hashOf } from './history.ts';
+
+/** What a server is to send, with a status of HTTP (RFC 9110, section 15). */
+export type RequestAnswer =
+  | { readonly status: 200 | 403 | 404; readonly position: Position }
+  /** An old address: the new one is for the `Location` header. */
+  | { readonly status: 301; readonly position: Position; readonly location: string };
+
+/**
+ * How a server answers a request for an address of the site: with the page, with the way to where the page has moved,
+ * or with the page that says there is none. The page itself is rendered with the same URL in each case but 301.
+ *
+ * @param audience the audiences that the visitor is in. Default: none
+ */
+export function answerRequest(site: Site, url: string, audience: Audience = []): RequestAnswer {
+  const position = locate(site, url);
+  const { entry, status } = position;
+  const location = movedAddress(site, url);
+  if (location !== null) return { status: 301, position, location };
+  if (!entry || status !== 'exact') return { status: 404, position };
+  return { status: mayAccess(entry, audience) === false ? 403 : 200, position };
+}
+
+/** Where an old address leads on to, with the query and the hash that it came with; null for any other address. */
+export function movedAddress(site: Site, url: string): string | null {
+  const { movedTo } = locate(site, url);
+  return movedTo === null ? null : movedTo + addressOf(url).search + hashOf(url);
+}

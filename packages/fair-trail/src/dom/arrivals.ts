@@ -1,0 +1,113 @@
+import { announcerIn, type Announcer } from './announcer.ts';
+import { contentStart, focusOnce } from './focus.ts';
+import { tryUntilDone } from './patience.ts';
+import { placesOf, type Places } from './places.ts';
+import { hashTarget, scrollToHash } from './scroll.ts';
+
+/**
+ * How a reader learns of a new page: `focus` moves to its heading, or its title is said (`announce`) and focus stays;
+ * `none` leaves both to the app.
+ */
+export type Arrival = 'focus' | 'announce' | 'none';
+
+/** Takes the reader to each new page, and back to where they were on an earlier one. */
+export class Arrivals {
+  readonly #window: Window;
+  readonly #usual: Arrival;
+  readonly #places: Places;
+  readonly #announcer: Announcer;
+  #title: string | null = null;
+  /** The content that is new since the last settling; of two within each other, the outer. */
+  #content: { readonly element: Element; readonly arrival: Arrival | undefined } | null = null;
+  #endTrying: (() => void)[] = [];
+  /** False until the first page has been shown; the reader came to that by themselves. */
+  hasBegun = false;
+
+  constructor(window: Window, usual: Arrival) {
+    this.#window = window;
+    this.#usual = usual;
+    this.#places = placesOf(window);
+    this.#announcer = announcerIn(window.document);
+  }
+
+  /** The title to give the document, once the page is in it. */
+  describe(title: string): void {
+    this.#title = title;
+  }
+
+  present(element: Element, arrival?: Arrival): void {
+    if (this.#content === null || element.contains(this.#content.element)) this.#content = { element, arrival };
+  }
+
+  /** A reload, or coming back from another site: the page is where the reader left it, or at the hash they came with. */
+  begin(key: string, hash: string): void {
+    if (this.#places.has(key)) this.restoreScroll(key);
+    else if (hash) this.#try(() => this.#reachHash(hash));
+  }
+
+  keep(key: string, link: Element | null): void {
+    this.#places.keep(key, link);
+  }
+
+  store(): void {
+    this.#places.store();
+  }
+
+  /** The page is being left: what was still waited for on it is over. */
+  leave(): void {
+    for (const end of this.#endTrying.splice(0)) end();
+    this.#content = null;
+  }
+
+  /** The page is in the document: it has its title now. */
+  settle(): void {
+    const { document } = this.#window;
+    if (this.#title !== null && document.title !== this.#title) document.title = this.#title;
+    this.hasBegun = true;
+  }
+
+  arrive(key: string | null, hash: string): void {
+    const content = this.#content?.element.isConnected === true ? this.#content : null;
+    this.#content = null;
+    const arrival = content?.arrival ?? this.#usual;
+    if (arrival === 'none') return;
+    if (arrival === 'announce') { this.#announcer.say(this.#title ?? ''); return; }
+    const { document } = this.#window;
+    const focusContent = () => {
+      const target = hashTarget(document, hash);
+      const start = target instanceof HTMLElement ? target : contentStart(document, content?.element ?? null);
+      if (start) focusOnce(start);
+    };
+    if (key === null || !this.#places.has(key)) { focusContent(); return; }
+    this.#try(() => {
+      const link = this.#places.link(key);
+      link?.focus({ preventScroll: true });
+      return link !== null;
+    }, focusContent);
+  }
+
+  scrollToHash(hash: string): void {
+    scrollToHash(this.#window.document, hash);
+    if (hash && !hashTarget(this.#window.document, hash)) this.#try(() => this.#reachHash(hash));
+  }
+
+  restoreScroll(key: string): void {
+    this.#try(() => this.#places.scroll(key));
+  }
+
+  end(): void {
+    this.leave();
+    this.#places.end();
+    this.#announcer.end();
+  }
+
+  #reachHash(hash: string): boolean {
+    const target = hashTarget(this.#window.document, hash);
+    target?.scrollIntoView();
+    return target !== null;
+  }
+
+  #try(attempt: () => boolean, giveUp?: () => void): void {
+    this.#endTrying.push(tryUntilDone(this.#window, attempt, giveUp));
+  }
+}

@@ -1,0 +1,152 @@
+import { linkUrl } from './clicks.ts';
+
+/** How far something is scrolled, in CSS pixels: from its left and top. */
+type Scrolled = readonly [left: number, top: number];
+
+/** How a page stood when it was left. */
+interface Place {
+  readonly scroll: Scrolled;
+  /** What else was scrolled in the page, by its way down the document. */
+  readonly scrollers: readonly (readonly [way: string, scroll: Scrolled])[];
+  /** The link that the reader left by: its address, and how many of the same address come before it. */
+  readonly link: readonly [url: string, index: number] | null;
+}
+
+/** How each history entry's page stood, by the entry's key. Kept across a reload where storage allows it. */
+export interface Places {
+  keep(key: string, link: Element | null): void;
+  has(key: string): boolean;
+  /** Scrolls as the page was; false while it is not long enough yet for that. */
+  scroll(key: string): boolean;
+  /** The link that the page was left by, if it is there now and can be focused. */
+  link(key: string): HTMLElement | null;
+  /** Stores what is kept, for after a reload. */
+  store(): void;
+  /** Ends it and leaves nothing behind. */
+  end(): void;
+}
+
+const storageKey = 'fair-trail:places';
+
+/** More entries than anyone goes back, and few enough to store in a blink. */
+const mostEntries = 200;
+
+/** More than this many scrolled parts in one page are not looked after. */
+const mostScrollers = 20;
+
+export function placesOf(window: Window): Places {
+  const { document } = window;
+  const places = load(window);
+  const scrolled = new Set<Element>();
+  const onScroll = ({ target }: Event) => {
+    if (target instanceof Element && scrolled.size < mostScrollers) scrolled.add(target);
+  };
+  document.addEventListener('scroll', onScroll, { capture: true, passive: true });
+
+  const scrollersNow = () => {
+    const rows: [string, Scrolled][] = [];
+    for (const element of scrolled) {
+      if (!element.isConnected) scrolled.delete(element);
+      // Outside of the content, what is scrolled stays on the page, and is the reader's own doing.
+      else if (element.closest('main, [role="main"]')) {
+        rows.push([wayTo(element), [element.scrollLeft, element.scrollTop]]);
+      }
+    }
+    return rows;
+  };
+
+  return {
+    keep(key, link) {
+      const known = places.get(key);
+      places.delete(key); // so that the newest is last, and the oldest first to go
+      places.set(key, {
+        scroll: [window.scrollX, window.scrollY],
+        scrollers: scrollersNow(),
+        // Who comes by Back and goes on by Forward left the page by the same link, in the end.
+        link: link ? signOf(link) : (known?.link ?? null),
+      });
+    },
+    has: (key) => places.has(key),
+    scroll(key) {
+      const place = places.get(key);
+      if (!place) return true;
+      const [left, top] = place.scroll;
+      window.scrollTo({ left, top, behavior: 'instant' });
+      const isThere = Math.abs(window.scrollY - top) <= 1 && Math.abs(window.scrollX - left) <= 1;
+      const areThere = place.scrollers.map(([way, scroll]) => scrollPart(document, way, scroll));
+      return isThere && areThere.every(Boolean);
+    },
+    link(key) {
+      const link = places.get(key)?.link;
+      const found = link ? sameLinks(document, link[0])[link[1]] : undefined;
+      return found instanceof HTMLElement && found.checkVisibility({ visibilityProperty: true }) ? found : null;
+    },
+    store() {
+      try {
+        window.sessionStorage.setItem(storageKey, JSON.stringify([...places].slice(-mostEntries)));
+      } catch {
+        // Storage is refused or full. Without it, only a reload begins at the top.
+      }
+    },
+    end: () => document.removeEventListener('scroll', onScroll, { capture: true }),
+  };
+}
+
+function scrollPart(document: Document, way: string, [left, top]: Scrolled): boolean {
+  const part = document.querySelector(way);
+  part?.scrollTo({ left, top, behavior: 'instant' });
+  return part !== null && Math.abs(part.scrollTop - top) <= 1 && Math.abs(part.scrollLeft - left) <= 1;
+}
+
+/** A selector that leads to the element, from the nearest one with an id. */
+function wayTo(element: Element): string {
+  const steps: string[] = [];
+  for (let current: Element | null = element; current; current = current.parentElement) {
+    if (current.id) {
+      steps.unshift(`#${CSS.escape(current.id)}`);
+      break;
+    }
+    const index = [...(current.parentElement?.children ?? [])].indexOf(current);
+    steps.unshift(index < 0 ? current.localName : `:nth-child(${index + 1})`);
+  }
+  return steps.join(' > ');
+}
+
+function signOf(link: Element): [string, number] | null {
+  const url = linkUrl(link)?.href;
+  if (url === undefined) return null;
+  const index = sameLinks(link.ownerDocument, url).indexOf(link);
+  return index < 0 ? null : [url, index];
+}
+
+function sameLinks(document: Document, url: string): Element[] {
+  return [...document.querySelectorAll('a[href]')].filter((link) => linkUrl(link)?.href === url);
+}
+
+function load(window: Window): Map<string, Place> {
+  const places = new Map<string, Place>();
+  try {
+    const stored: unknown = JSON.parse(window.sessionStorage.getItem(storageKey) ?? '[]');
+    for (const row of Array.isArray(stored) ? (stored as unknown[]) : []) {
+      const [key, place] = Array.isArray(row) ? (row as unknown[]) : [];
+      if (typeof key === 'string' && isPlace(place)) places.set(key, place);
+    }
+  } catch {
+    // Refused, or not ours: begin with nothing.
+  }
+  return places;
+}
+
+function isPlace(value: unknown): value is Place {
+  if (typeof value !== 'object' || value === null) return false;
+  const { scroll, scrollers, link } = value as Partial<Record<keyof Place, unknown>>;
+  const areScrollers =
+    Array.isArray(scrollers) &&
+    (scrollers as unknown[]).every((row) => Array.isArray(row) && typeof row[0] === 'string' && isScrolled(row[1]));
+  const isLink = link === null || (Array.isArray(link) && typeof link[0] === 'string' && typeof link[1] === 'number');
+  return isScrolled(scroll) && areScrollers && isLink;
+}
+
+function isScrolled(value: unknown): value is Scrolled {
+  return Array.isArray(value) && typeof value[0] === 'number' && typeof value[1] === 'number';
+}

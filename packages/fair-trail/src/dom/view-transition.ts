@@ -1,0 +1,26 @@
+/** Longer than this, a page that is not drawn yet is not waited for. In milliseconds. */
+const longestWait = 500;
+
+/** Whether a change may be animated: where the browser can, and the reader did not ask for less motion. */
+function mayAnimate(window: Window): boolean {
+  return (
+    'startViewTransition' in window.document &&
+    window.document.visibilityState === 'visible' &&
+    !window.matchMedia('(prefers-reduced-motion: reduce)').matches
+  );
+}
+
+/**
+ * Makes a change of the document, as a view transition where that may be (CSS View Transitions, section 5).
+ *
+ * @param change makes it; it may be drawn later, when `whenDrawn` resolves
+ */
+export function changeView(window: Window, change: () => void, whenDrawn: () => Promise<void>): void {
+  if (!mayAnimate(window)) { change(); return; }
+  const transition = window.document.startViewTransition(async () => {
+    change();
+    await Promise.race([whenDrawn(), new Promise((resolve) => window.setTimeout(resolve, longestWait))]);
+  });
+  // A newer transition ends this one, and a hidden document has none: the change itself is made all the same.
+  for (const stage of [transition.ready, transition.finished]) stage.catch(() => undefined);
+}

@@ -1,0 +1,16 @@
+import { useCallback, useContext, useSyncExternalStore } from 'react';
+import { PresenterContext } from './trail-context.ts';
+
+const nothing = () => () => undefined;
+
+/**
+ * What the app keeps with the current history entry, and a function that keeps something else. It is there again after
+ * Back, Forward and a reload. Undefined where nothing is kept.
+ */
+export function useHistoryState(): readonly [state: unknown, keepState: (state: unknown) => void] {
+  const router = useContext(PresenterContext);
+  const read = () => router?.state.current.state;
+  const state = useSyncExternalStore(router?.subscribe ?? nothing, read, read);
+  const keepState = useCallback((next: unknown) => router?.keepState(next), [router]);
+  return [state, keepState];
+}

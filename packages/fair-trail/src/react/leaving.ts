@@ -1,0 +1,23 @@
+import { useContext, useEffect, useRef } from 'react';
+import type { MayLeave } from '../dom/index.ts';
+import { PresenterContext, useBrowserLayoutEffect } from './trail-context.ts';
+
+/**
+ * Asks before the page is left: by a link, by Back where the browser lets it, and by closing the tab, where the browser
+ * asks in its own words. A change of the query or the hash alone does not leave the page.
+ *
+ * @param mayLeave says whether the page may be left, or promises to, such as by the answer to a dialog; null while there
+ *   is nothing to lose
+ */
+export function useMayLeave(mayLeave: MayLeave | null): void {
+  const router = useContext(PresenterContext);
+  const latest = useRef(mayLeave);
+  useBrowserLayoutEffect(() => {
+    latest.current = mayLeave;
+  });
+  const isHeld = mayLeave !== null;
+  useEffect(() => {
+    if (!isHeld) return undefined;
+    return router?.guard((departure) => latest.current?.(departure) ?? true);
+  }, [router, isHeld]);
+}

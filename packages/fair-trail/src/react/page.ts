@@ -1,0 +1,43 @@
+import type { ComponentType, ReactNode } from 'react';
+import type { Position } from '../core/index.ts';
+import { LazyPage, type Arrival, type Loaded, type LoadRequest } from '../dom/index.ts';
+
+/** What a page is told about the address it is shown at. */
+export interface PageProps {
+  readonly position: Position;
+  /** The params of the address, percent-decoded. */
+  readonly params: Readonly<Record<string, string>>;
+}
+
+export type Page = ComponentType<PageProps>;
+
+/**
+ * A page that is loaded when it is first needed, and once: `lazyPage(() => import('./tides.tsx'))`.
+ *
+ * @param load answers the page, or a module that has it as its default export
+ */
+export function lazyPage(load: (request: LoadRequest) => Promise<Loaded<Page>>): LazyPage<Page> {
+  return new LazyPage(load);
+}
+
+/** What a page that could not be shown is told. */
+export interface FailedPageProps extends PageProps {
+  readonly error: unknown;
+  /** Whether the browser says that it is offline. */
+  readonly offline: boolean;
+  readonly retry: () => void;
+}
+
+export interface LayoutProps {
+  readonly position: Position;
+  readonly children?: ReactNode;
+}
+
+/** What all pages at and below an entry share. It holds a `Stage` of its own, for the pages. */
+export type StageLayout =
+  | ComponentType<LayoutProps>
+  | {
+      readonly layout: ComponentType<LayoutProps>;
+      /** How the reader is taken to a new page within it. Default: as everywhere. */
+      readonly arrival?: Arrival;
+    };

@@ -1,0 +1,47 @@
+import { useEffect, type ReactNode } from 'react';
+import { labelOf } from '../core/index.ts';
+import type { FailedPageProps, PageProps } from './page.ts';
+import { useTrail } from './trail-context.ts';
+
+/** While it is not known yet what to show. */
+export function Waiting(): ReactNode {
+  return null;
+}
+
+export function NotFound(): ReactNode {
+  return <h1>{useTrail().wording.notFound}</h1>;
+}
+
+export function Denied(): ReactNode {
+  return <h1>{useTrail().wording.denied}</h1>;
+}
+
+export function Planned({ position, params }: PageProps): ReactNode {
+  const { site, records, wording } = useTrail();
+  return (
+    <>
+      <h1>{position.entry && labelOf(site, position.entry, { params, records, language: position.language })}</h1>
+      <p>{wording.planned}.</p>
+    </>
+  );
+}
+
+/** Offers to try again, and does so by itself once the browser is online again. */
+export function FailedPage({ offline, retry }: FailedPageProps): ReactNode {
+  const { wording } = useTrail();
+  useEffect(() => {
+    if (!offline) return undefined;
+    window.addEventListener('online', retry, { once: true });
+    return () => window.removeEventListener('online', retry);
+  }, [offline, retry]);
+  return (
+    <>
+      <h1>{offline ? wording.offline : wording.pageFailed}</h1>
+      <p>
+        <button type="button" className="ft-button" onClick={retry}>
+          {wording.tryAgain}
+        </button>
+      </p>
+    </>
+  );
+}
