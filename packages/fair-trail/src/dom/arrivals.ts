@@ -71,14 +71,20 @@ export class Arrivals {
     this.#content = null;
     const arrival = content?.arrival ?? this.#usual;
     if (arrival === 'none') return;
-    if (arrival === 'announce') { this.#announcer.say(this.#title ?? ''); return; }
+    if (arrival === 'announce') {
+      this.#announcer.say(this.#title ?? '');
+      return;
+    }
     const { document } = this.#window;
     const focusContent = () => {
       const target = hashTarget(document, hash);
       const start = target instanceof HTMLElement ? target : contentStart(document, content?.element ?? null);
       if (start) focusOnce(start);
     };
-    if (key === null || !this.#places.has(key)) { focusContent(); return; }
+    if (key === null || !this.#places.has(key)) {
+      focusContent();
+      return;
+    }
     this.#try(() => {
       const link = this.#places.link(key);
       link?.focus({ preventScroll: true });

@@ -123,18 +123,26 @@ class BrowserRouter implements Router, Presenter {
 
   navigate(url: string, options: NavigateOptions = {}): void {
     const { location } = this.#settings.window;
-    if (url.length > longestAddress) { this.#report('address-too-long', url); return; }
+    if (url.length > longestAddress) {
+      this.#report('address-too-long', url);
+      return;
+    }
     let target: URL;
     try {
       // Beginning with the origin, so that the current address is never taken for a host.
       target = new URL(url, location.origin === 'null' ? location.href : location.origin + this.state.current.url);
     } catch (error) {
-      this.#report('address-unreadable', url, error); return;
+      this.#report('address-unreadable', url, error);
+      return;
     }
     if (target.protocol !== location.protocol && !/^https?:$/u.test(target.protocol)) {
-      this.#report('address-unsafe', url); return;
+      this.#report('address-unsafe', url);
+      return;
     }
-    if (target.origin !== location.origin) { this.#report('address-elsewhere', url); return; }
+    if (target.origin !== location.origin) {
+      this.#report('address-elsewhere', url);
+      return;
+    }
     this.#go(target.pathname + target.search + target.hash, options, null);
   }
 
@@ -148,7 +156,10 @@ class BrowserRouter implements Router, Presenter {
 
   keepState(state: unknown): void {
     const entry = { ...this.state.current, state };
-    if (!this.#settings.history.replace(entry)) { this.#report('history-refused', entry.url); return; }
+    if (!this.#settings.history.replace(entry)) {
+      this.#report('history-refused', entry.url);
+      return;
+    }
     this.state = { ...this.state, current: entry };
     this.#notify();
   }
@@ -273,7 +284,10 @@ class BrowserRouter implements Router, Presenter {
     // Only a page that the site knows can be shown here. Any other address may be a file, and the server knows best.
     if (url === null || locate(site, addressOf(url)).status !== 'exact') return;
     event.preventDefault();
-    if (url.length > longestAddress) { this.#report('address-too-long', url); return; }
+    if (url.length > longestAddress) {
+      this.#report('address-too-long', url);
+      return;
+    }
     this.#go(url, {}, followed.link);
   }
 
@@ -323,8 +337,10 @@ class BrowserRouter implements Router, Presenter {
   #carryOut(effect: RouterEffect): void {
     const { history, window } = this.#settings;
     switch (effect.type) {
-      case 'traverse':
-        { history.traverse(effect.delta); return; }
+      case 'traverse': {
+        history.traverse(effect.delta);
+        return;
+      }
       case 'ask':
         return void this.#ask(effect.url);
       case 'wait':
@@ -333,10 +349,14 @@ class BrowserRouter implements Router, Presenter {
           this.#send({ type: 'late', arrivals: effect.arrivals });
         }, effect.milliseconds);
         return;
-      case 'show-pending':
-        { this.#pendingLink.show(this.#link); return; }
-      case 'hide-pending':
-        { this.#pendingLink.hide(); return; }
+      case 'show-pending': {
+        this.#pendingLink.show(this.#link);
+        return;
+      }
+      case 'hide-pending': {
+        this.#pendingLink.hide();
+        return;
+      }
       case 'arrive':
         return this.#arrivals?.arrive(effect.key, effect.hash);
       case 'scroll-to-hash':
@@ -372,7 +392,10 @@ class BrowserRouter implements Router, Presenter {
   #changeView(change: () => void): void {
     const { window, viewTransitions = true } = this.#settings;
     const isShown = this.#arrivals?.hasBegun === true;
-    if (!viewTransitions || !isShown) { change(); return; }
+    if (!viewTransitions || !isShown) {
+      change();
+      return;
+    }
     changeView(window, change, () => new Promise((resolve) => this.#whenDrawn.push(resolve)));
   }
 

@@ -16,7 +16,10 @@ function mayAnimate(window: Window): boolean {
  * @param change makes it; it may be drawn later, when `whenDrawn` resolves
  */
 export function changeView(window: Window, change: () => void, whenDrawn: () => Promise<void>): void {
-  if (!mayAnimate(window)) { change(); return; }
+  if (!mayAnimate(window)) {
+    change();
+    return;
+  }
   const transition = window.document.startViewTransition(async () => {
     change();
     await Promise.race([whenDrawn(), new Promise((resolve) => window.setTimeout(resolve, longestWait))]);
