@@ -1,6 +1,7 @@
 import { playwright } from '@vitest/browser-playwright';
 import { defineConfig } from 'vitest/config';
 import { chromiumArguments, findChromium } from './scripts/chromium.mjs';
+import { effort } from './tests/effort.ts';
 import { serveExample, tap, tapInFrame } from './tests/browser-support.ts';
 
 /** A fresh value for each project, since the runner writes into what it is given. */
@@ -36,7 +37,13 @@ export default defineConfig({
       },
       {
         optimizeDeps: { include: ['react', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime'] },
-        test: { name: 'react-19', testTimeout, include: ['packages/**/*.browser.test.{ts,tsx}'], browser: browser() },
+        test: {
+          name: 'react-19',
+          testTimeout,
+          include: ['packages/**/*.browser.test.{ts,tsx}'],
+          browser: browser(),
+          provide: { walkSteps: effort(300, 10_000) },
+        },
       },
       {
         resolve: { alias: { react: react18('react'), 'react-dom': react18('react-dom') } },
@@ -45,6 +52,7 @@ export default defineConfig({
           testTimeout,
           include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
           browser: browser(),
+          provide: { walkSteps: 40 },
         },
       },
       {

@@ -3,6 +3,10 @@ import { installPackages, runTool } from './run.mjs';
 
 installPackages();
 await import('./build-packages.mjs');
-runTool('vitest/vitest.mjs', ['run', '--project', 'node', '--testTimeout', '3600000', 'locate'], {
-  env: { ...process.env, SOAK: 'yes' },
-});
+const env = { ...process.env, SOAK: 'yes' };
+for (const [project, file] of [
+  ['node', 'locate'],
+  ['react-19', 'router-walk'],
+]) {
+  runTool('vitest/vitest.mjs', ['run', '--project', project, '--testTimeout', '3600000', file], { env });
+}

@@ -45,8 +45,8 @@ export class Arrivals {
     else if (hash) this.#try(() => this.#reachHash(hash));
   }
 
-  keep(key: string, link: Element | null): void {
-    this.#places.keep(key, link);
+  keep(key: string, link: Element | null, shown: boolean): void {
+    this.#places.keep(key, link, shown);
   }
 
   store(): void {
@@ -81,7 +81,7 @@ export class Arrivals {
       const start = target instanceof HTMLElement ? target : contentStart(document, content?.element ?? null);
       if (start) focusOnce(start);
     };
-    if (key === null || !this.#places.has(key)) {
+    if (key === null || !this.#places.hasLink(key)) {
       focusContent();
       return;
     }

@@ -14,11 +14,19 @@ interface Place {
 
 /** How each history entry's page stood, by the entry's key. Kept across a reload where storage allows it. */
 export interface Places {
-  keep(key: string, link: Element | null): void;
+  /**
+   * Notes down how the page stands.
+   *
+   * @param link the link that it is being left by, if any
+   * @param shown whether it was ever seen; if not, the document still stands as the page before it does
+   */
+  keep(key: string, link: Element | null, shown: boolean): void;
   has(key: string): boolean;
   /** Scrolls as the page was; false while it is not long enough yet for that. */
   scroll(key: string): boolean;
-  /** The link that the page was left by, if it is there now and can be focused. */
+  /** Whether the page was left by a link. */
+  hasLink(key: string): boolean;
+  /** That link, if it is there now and can be focused. */
   link(key: string): HTMLElement | null;
   /** Stores what is kept, for after a reload. */
   store(): void;
@@ -56,12 +64,12 @@ export function placesOf(window: Window): Places {
   };
 
   return {
-    keep(key, link) {
+    keep(key, link, shown) {
       const known = places.get(key);
       places.delete(key); // so that the newest is last, and the oldest first to go
       places.set(key, {
-        scroll: [window.scrollX, window.scrollY],
-        scrollers: scrollersNow(),
+        scroll: shown ? [window.scrollX, window.scrollY] : (known?.scroll ?? [0, 0]),
+        scrollers: shown ? scrollersNow() : (known?.scrollers ?? []),
         // Who comes by Back and goes on by Forward left the page by the same link, in the end.
         link: link ? signOf(link) : (known?.link ?? null),
       });
@@ -76,6 +84,7 @@ export function placesOf(window: Window): Places {
       const areThere = place.scrollers.map(([way, scroll]) => scrollPart(document, way, scroll));
       return isThere && areThere.every(Boolean);
     },
+    hasLink: (key) => (places.get(key)?.link ?? null) !== null,
     link(key) {
       const link = places.get(key)?.link;
       const found = link ? sameLinks(document, link[0])[link[1]] : undefined;

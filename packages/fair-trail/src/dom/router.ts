@@ -250,7 +250,7 @@ class BrowserRouter implements Router, Presenter {
     // On the window, where everyone else has had the chance to take the click.
     window.addEventListener('click', (event) => this.#follow(event), { signal });
     const leave = () => {
-      arrivals.keep(this.state.current.key, null);
+      arrivals.keep(this.state.current.key, null, this.#waiting.length === 0);
       arrivals.store();
     };
     window.addEventListener('pagehide', leave, { signal });
@@ -325,7 +325,7 @@ class BrowserRouter implements Router, Presenter {
   #write(effects: readonly RouterEffect[], link: Element | null): boolean {
     const { history } = this.#settings;
     for (const effect of effects) {
-      if (effect.type === 'keep-place') this.#arrivals?.keep(effect.key, link);
+      if (effect.type === 'keep-place') this.#arrivals?.keep(effect.key, link, this.#waiting.length === 0);
       if (effect.type !== 'push' && effect.type !== 'replace') continue;
       if (history[effect.type](effect.entry)) continue;
       this.#report('history-refused', effect.entry.url);

@@ -177,6 +177,8 @@ class BrowserHistory implements SessionHistory {
     } catch {
       return false;
     }
+    // After too many calls, some browsers throw, and others do nothing.
+    if (keptIn(history.state)?.key !== entry.key) return false;
     this.#index = index;
     this.current = entry;
     return true;

@@ -92,7 +92,7 @@ export function FormPage(): ReactNode {
     return new Promise<boolean>((resolve) => (answer.current = resolve));
   };
   useMayLeave(text === '' ? null : ask);
-  const close = (mayLeave: boolean) => () => {
+  const close = (mayLeave: boolean) => {
     dialog.current?.close();
     answer.current(mayLeave);
   };
@@ -103,8 +103,8 @@ export function FormPage(): ReactNode {
         Name <input value={text} onChange={(event) => setText(event.target.value)} />
       </label>
       <dialog ref={dialog} onCancel={() => answer.current(false)}>
-        <button onClick={close(true)}>Leave</button>
-        <button onClick={close(false)}>Stay</button>
+        <button onClick={() => close(true)}>Leave</button>
+        <button onClick={() => close(false)}>Stay</button>
       </dialog>
     </>
   );

@@ -158,7 +158,7 @@ describe('a page that is loaded when it is needed', () => {
     mount(<Lab history={memoryHistory('/')} pages={{ tides }} eagerness={null} />);
     await expect.element(heading('Today')).toBeVisible();
     await inMenu('Tides').click();
-    expect(shownMarks()).toEqual(['Tides']);
+    await expect.poll(shownMarks).toEqual(['Tides']);
     await expect.element(main()).toHaveAttribute('aria-busy', 'true');
     await expect.element(inMenu('Tides')).toHaveAttribute('data-ft-pending');
     await expect.element(heading('Today')).toBeVisible();
@@ -229,6 +229,7 @@ describe('a page that is loaded when it is needed', () => {
     await inMenu('Hides').click();
     await expect.element(heading('Hides')).toBeVisible();
     await inMenu('Tides').click();
+    await expect.element(heading('This page could not be shown')).toBeVisible();
     isBroken = false;
     await page.getByRole('button', { name: 'Try again' }).click();
     await expect.element(heading('Tides')).toHaveFocus();
@@ -372,10 +373,11 @@ describe('bad input: the visitor stays, and one warning says why', () => {
     expect([location.host, lab.warnings]).toEqual([location.host, []]);
   });
 
-  test('a history that refuses', async () => {
-    const refusing = vi.spyOn(window.history, 'pushState').mockImplementation(() => {
-      throw new DOMException('too many', 'SecurityError');
-    });
+  test.each([
+    ['throws', vi.fn().mockThrow(new DOMException('too many', 'SecurityError'))],
+    ['does nothing', () => undefined],
+  ])('a history that %s', async (_, refuse) => {
+    const refusing = vi.spyOn(window.history, 'pushState').mockImplementation(refuse);
     await inMenu('Hides').click();
     expect(lab.warnings.map(({ code }) => code)).toEqual(['history-refused']);
     await expect.element(heading('Today')).toBeVisible();

@@ -116,10 +116,11 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const hasFailed = failure?.key === wanted.key;
   const isWaiting = lazy !== null && lazy.page === null && !hasFailed;
 
-  // Until the wanted page is there, the last one stays: a page is better than none.
+  // Until the wanted page is there, the last one stays: a page is better than none, unless it says what is no longer so.
   const [last, setLast] = useState<Shown | null>(null);
   const now: Shown = { content: wanted, position, url };
-  const shown = isWaiting ? last : now;
+  const before = last?.content.key === wanted.key ? null : last;
+  const shown = isWaiting ? before : now;
   if (!isWaiting && !isSame(last, now)) setLast(now);
 
   useBrowserLayoutEffect(() => {
