@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Breadcrumbs, Navbar, SkipLink, Stage, Trail, TrailLink } from 'fair-trail/react';
 import { speciesRecords } from '../../observatory/content/species.ts';
 import { pages } from './pages/index.ts';
-import { Denied, NotFound } from './pages/missing.tsx';
+import { Denied, Failed, NotFound } from './pages/missing.tsx';
 import { site } from './site.ts';
 import { SiteFooter } from './site-footer.tsx';
 
@@ -35,7 +35,7 @@ export function App(): ReactNode {
       />
       <div className="column">
         <Breadcrumbs className="observatory-breadcrumbs" />
-        <Stage pages={pages} notFound={NotFound} denied={Denied} />
+        <Stage pages={pages} notFound={NotFound} denied={Denied} failed={Failed} />
       </div>
       <SiteFooter />
     </Trail>

@@ -1,34 +1,54 @@
-import type { Page } from 'fair-trail/react';
-import { AboutPage, SupportPage, WardensPage } from './about.tsx';
-import { HidePage, HidesPage } from './hides.tsx';
-import { AutumnPage, LogPage, RecoveriesPage, SessionsPage } from './log.tsx';
-import { SpeciesListPage, SpeciesPage } from './species.tsx';
-import { TidesPage } from './tides.tsx';
+import { lazyPage, type Page, type StagePages } from 'fair-trail/react';
 import { TodayPage } from './today.tsx';
-import { AccessPage, BookPage, CrossingPage, GettingHerePage, VisitPage, WalksPage } from './visit.tsx';
+
+/** Pages that are in one file are loaded together, when the first of them is needed. */
+function pageOf<Name extends string>(load: () => Promise<Readonly<Record<Name, Page>>>, name: Name) {
+  return lazyPage(async () => (await load())[name]);
+}
+
+const about = () => import('./about.tsx');
+const hides = () => import('./hides.tsx');
+const log = () => import('./log.tsx');
+const species = () => import('./species.tsx');
+const visit = () => import('./visit.tsx');
+const instruments = () => import('./instruments.tsx');
+
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+/** The line to the mast drops the first call. */
+let calls = 0;
+function callMast(): Promise<typeof import('./instruments.tsx')> {
+  calls += 1;
+  return calls === 1 ? Promise.reject(new Error('The mast does not answer.')) : instruments();
+}
 
 /** The page of each entry of the site file, by its id. */
-export const pages: Readonly<Record<string, Page>> = {
+export const pages: StagePages = {
   today: TodayPage,
-  hides: HidesPage,
-  'causeway-hide': HidePage,
-  'saltmarsh-hide': HidePage,
-  'reedbed-hide': HidePage,
-  'lantern-room': HidePage,
-  species: SpeciesListPage,
-  'species-page': SpeciesPage,
-  log: LogPage,
-  'log-sessions': SessionsPage,
-  'log-autumn': AutumnPage,
-  'log-recoveries': RecoveriesPage,
-  tides: TidesPage,
-  visit: VisitPage,
-  'getting-here': GettingHerePage,
-  crossing: CrossingPage,
-  access: AccessPage,
-  walks: WalksPage,
-  book: BookPage,
-  about: AboutPage,
-  wardens: WardensPage,
-  support: SupportPage,
+  hides: pageOf(hides, 'HidesPage'),
+  'causeway-hide': pageOf(hides, 'HidePage'),
+  'saltmarsh-hide': pageOf(hides, 'HidePage'),
+  'reedbed-hide': pageOf(hides, 'HidePage'),
+  'lantern-room': pageOf(hides, 'HidePage'),
+  species: pageOf(species, 'SpeciesListPage'),
+  'species-page': pageOf(species, 'SpeciesPage'),
+  log: pageOf(log, 'LogPage'),
+  'log-sessions': pageOf(log, 'SessionsPage'),
+  'log-autumn': pageOf(log, 'AutumnPage'),
+  'log-recoveries': pageOf(log, 'RecoveriesPage'),
+  tides: pageOf(() => import('./tides.tsx'), 'TidesPage'),
+  'tide-gauge': pageOf(async () => {
+    await pause(1500);
+    return instruments();
+  }, 'GaugePage'),
+  'weather-mast': pageOf(callMast, 'MastPage'),
+  visit: pageOf(visit, 'VisitPage'),
+  'getting-here': pageOf(visit, 'GettingHerePage'),
+  crossing: pageOf(visit, 'CrossingPage'),
+  access: pageOf(visit, 'AccessPage'),
+  walks: pageOf(visit, 'WalksPage'),
+  book: pageOf(() => import('./book.tsx'), 'BookPage'),
+  about: pageOf(about, 'AboutPage'),
+  wardens: pageOf(about, 'WardensPage'),
+  support: pageOf(about, 'SupportPage'),
 };

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { labelOf } from 'fair-trail';
-import { TrailLink, useTrail, type PageProps } from 'fair-trail/react';
+import { TrailLink, useTrail, type FailedPageProps, type PageProps } from 'fair-trail/react';
 
 export function NotFound({ position }: PageProps): ReactNode {
   const { site, records } = useTrail();
@@ -30,6 +30,22 @@ export function Denied(): ReactNode {
     <>
       <h1>For ringers</h1>
       <p>The ringing log is open to the observatory’s ringers. Sign in with the button at the top of the page.</p>
+    </>
+  );
+}
+
+export function Failed({ offline, retry }: FailedPageProps): ReactNode {
+  return (
+    <>
+      <h1>{offline ? 'No line to the mainland' : 'No answer from this page'}</h1>
+      <p>
+        {offline
+          ? 'You are offline, and this page was not loaded before. It comes by itself once the line is back.'
+          : 'It could not be loaded just now. The rest of the site is still here.'}
+      </p>
+      <button type="button" className="plain-button" onClick={retry}>
+        Try again
+      </button>
     </>
   );
 }

@@ -21,6 +21,10 @@ export function TidesPage(): ReactNode {
           crossing,
         ])}
       />
+      <p>
+        Closer to the moment: the <TrailLink entry="tide-gauge">tide gauge</TrailLink> and the{' '}
+        <TrailLink entry="weather-mast">weather mast</TrailLink>.
+      </p>
     </>
   );
 }

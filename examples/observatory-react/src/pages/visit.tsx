@@ -81,13 +81,3 @@ export function WalksPage(): ReactNode {
     </>
   );
 }
-
-export function BookPage(): ReactNode {
-  return (
-    <>
-      <h1>Book a visit</h1>
-      <p className="lead">Ring the hut between eight and ten in the morning, or ask any warden.</p>
-      <p>Tell us the day, how many you are, and whether you want the trailer across the causeway.</p>
-    </>
-  );
-}
