@@ -35,7 +35,7 @@ async function open(path: string, width = 1280, height = 800): Promise<void> {
   frame.height = String(height);
   frame.src = `/observatory${path}`;
   await new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }));
-  await expect.poll(heading).not.toBeNull();
+  await expect.poll(heading, { timeout: 5000 }).not.toBeNull();
 }
 
 async function reload(): Promise<void> {
@@ -91,7 +91,7 @@ describe('the mark is right', () => {
     for (const label of labels) {
       await inside.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: label }).click();
       await expect.poll(marks).toEqual([`${label} page`]);
-      expect(view().document.title).toBe(`${label} · Marram Point Bird Observatory`);
+      await expect.poll(() => view().document.title).toBe(`${label} · Marram Point Bird Observatory`);
       expect(view().document.activeElement?.tagName).toBe('H1');
     }
     for (const label of ['Visit', 'Tides', 'Species', 'Hides', 'Today']) {
@@ -139,6 +139,62 @@ test('signing in brings the ringing log, and lasts over a reload', async () => {
   expect(marks()).toEqual(['Ringing log page']);
   await inside.getByRole('button', { name: 'Sign out' }).click();
   await expect.poll(marks).toEqual([]);
+});
+
+describe.each([1280, 320])('on the way to a page, at %i px', (width) => {
+  const busy = () => view().document.querySelector('main')?.getAttribute('aria-busy');
+  const go = async (label: string) => {
+    await inside.getByRole('main').getByRole('link', { name: label }).click();
+  };
+
+  test('a slow one is announced by signs, and comes', async () => {
+    await open('/tides', width);
+    await go('tide gauge');
+    await expect.poll(busy).toBe('true');
+    expect([heading(), marks(), view().location.pathname]).toEqual([
+      'Tides',
+      ['Tides true'],
+      '/observatory/tides/gauge',
+    ]);
+    await expect.poll(heading, { timeout: 5000 }).toBe('Tide gauge');
+    expect([busy(), view().document.title]).toEqual([null, 'Tide gauge · Marram Point Bird Observatory']);
+    view().history.back();
+    await expect.poll(heading).toBe('Tides');
+    await expect.poll(() => view().document.activeElement?.textContent).toBe('tide gauge');
+  });
+
+  test('a failing one says so, and comes when it is tried again', async () => {
+    await open('/tides', width);
+    await go('weather mast');
+    await expect.poll(heading).toBe('No answer from this page');
+    // How often it fails before that depends on whether the pointer had the page loaded ahead.
+    const again = inside.getByRole('button', { name: 'Try again' });
+    await again.click();
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    if (heading() !== 'Weather mast') await again.click();
+    await expect.poll(heading).toBe('Weather mast');
+    expect(view().document.activeElement?.tagName).toBe('H1');
+  });
+
+  test('a half-filled form asks before it is left, and keeps what is in it', async () => {
+    await open('/visit', width);
+    await go('Book a visit');
+    await inside.getByLabelText('Anything else').fill('A seat by the stove');
+    view().history.back();
+    await inside.getByRole('button', { name: 'Stay' }).click();
+    expect([heading(), view().location.pathname]).toEqual(['Book a visit', '/observatory/visit/book']);
+    await expect.element(inside.getByLabelText('Anything else')).toHaveValue('A seat by the stove');
+    view().history.back();
+    await inside.getByRole('button', { name: 'Leave' }).click();
+    await expect.poll(heading).toBe('Visit');
+  });
+
+  test('an address that has moved leads on, with what it was asked', async () => {
+    await open('/visit/booking?from=leaflet', width);
+    await expect.poll(heading).toBe('Book a visit');
+    expect(view().location.pathname + view().location.search).toBe('/observatory/visit/book?from=leaflet');
+    expect(marks()).toEqual(['Visit true']);
+  });
 });
 
 describe('at 320 px', () => {

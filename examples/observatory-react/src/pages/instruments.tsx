@@ -25,7 +25,7 @@ export function MastPage(): ReactNode {
     <>
       <h1>Weather mast</h1>
       <p className="lead">
-        From the mast beside the <TrailLink entry="lantern-room" />. The first call of the day rarely gets through.
+        From the mast beside the <TrailLink entry="lantern-room" />. The first calls of the day rarely get through.
       </p>
       <dl className="facts">
         {mast.map(({ name, value }) => (

@@ -40,7 +40,7 @@ describe('check', () => {
   test('for a release, a planned page is an error', () => {
     const { status, stdout } = run('check', observatory, '--release');
     expect(status).toBe(1);
-    expect(stdout).toMatch(/:78:\d+ \/entries\/7\/planned\n {2}error .*webcam.*\[planned-entry\]\n1 error/u);
+    expect(stdout).toMatch(/:\d+:\d+ \/entries\/7\/planned\n {2}error .*webcam.*\[planned-entry\]\n1 error/u);
   });
 
   test('tells what is invalid, and fails', () => {

@@ -21,7 +21,7 @@ export interface Wording {
   readonly offline: string;
   /** On the button that tries again. */
   readonly tryAgain: string;
-  /** In a menu, in the place of records that are on their way. */
+  /** In the place of records, or of a first page, that are on their way. */
   readonly loading: string;
   /** In a menu, in the place of records that could not be had. */
   readonly failed: string;

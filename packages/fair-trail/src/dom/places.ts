@@ -36,8 +36,8 @@ export interface Places {
 
 const storageKey = 'fair-trail:places';
 
-/** More entries than anyone goes back, and few enough to store in a blink. */
-const mostEntries = 200;
+/** Entries that can be gone back to no longer are among these too. Few enough to store in a blink. */
+const mostEntries = 1000;
 
 /** More than this many scrolled parts in one page are not looked after. */
 const mostScrollers = 20;

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { afterEach, beforeEach } from 'vitest';
 import { defineSite, type SessionHistory, type Warning } from '../core/index.ts';
 import { hashHistory, navigationHistory, windowHistory } from '../dom/index.ts';
@@ -175,7 +175,7 @@ export function Lab({ pages, outside, ...trail }: LabProps): ReactNode {
 
 function Remote(): ReactNode {
   const { navigate, router } = useTrail();
-  useEffect(() => {
+  useLayoutEffect(() => {
     lab.navigate = navigate;
     lab.back = () => router?.back();
   });

@@ -175,6 +175,16 @@ describe('a page that is loaded when it is needed', () => {
     expect(loads.length).toBe(1);
   });
 
+  test('says that it is on its way where there is no last one', async () => {
+    const { page: tides, loads } = controlledPage();
+    mount(<Lab history={memoryHistory('/tides')} pages={{ tides }} />);
+    await expect.element(main()).toHaveTextContent('Loading…');
+    loads[0]?.resolve(LabPage);
+    await expect.element(heading('Tides')).toBeVisible();
+    // The visitor came by themselves, and is wherever they want to be.
+    await expect.element(heading('Tides')).not.toHaveFocus();
+  });
+
   test('is given up when another one is wanted', async () => {
     const { page: tides, loads, aborted } = controlledPage();
     mount(<Lab history={memoryHistory('/')} pages={{ tides }} eagerness={null} />);
