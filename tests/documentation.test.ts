@@ -2,7 +2,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { failureCodes } from '../packages/cli/src/failure.ts';
-import { problemCodes, severityOf } from '../packages/fair-trail/src/core/index.ts';
+import { problemCodes, severityOf, warningCodes } from '../packages/fair-trail/src/core/index.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 const read = (file: string) => readFileSync(path.join(root, file), 'utf8');
@@ -20,6 +20,11 @@ describe('docs/problems.md', () => {
     const severity = severityOf(code) === 'fatal' ? 'Fatal.' : 'Advisory.';
     expect(section?.split('\n')[2]).toMatch(new RegExp(`^${severity}`, 'u'));
   });
+});
+
+test('docs/warnings.md explains every warning, and no other', () => {
+  const titles = [...read('docs/warnings.md').matchAll(/^### (.+)$/gmu)].map((found) => found[1]);
+  expect(titles.toSorted()).toEqual([...warningCodes].toSorted());
 });
 
 const pages = [
