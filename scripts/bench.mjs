@@ -4,4 +4,5 @@ import { installPackages } from './run.mjs';
 installPackages();
 await import('./build-packages.mjs');
 await import('../bench/core.mjs');
+await import('../bench/navigation.mjs');
 await import('../bench/sizes.mjs');

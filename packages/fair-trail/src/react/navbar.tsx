@@ -123,10 +123,12 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       wording,
     }),
   );
-  const surroundings = {
-    slots: { brand: () => brand, start: () => start, end: () => end, icon: (name: string) => icon?.(name) ?? null },
-    send: send as (event: unknown) => void,
-  };
+  // Of one identity while the app's content is, so that a page change draws none of it again.
+  const contents = useMemo(
+    () => ({ brand: () => brand, start: () => start, end: () => end, icon: (name: string) => icon?.(name) ?? null }),
+    [brand, start, end, icon],
+  );
+  const surroundings = { slots: contents, send: send as (event: unknown) => void };
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
 });
 

@@ -205,11 +205,13 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
         </Context.Provider>
       ),
     },
-    send: () => undefined,
+    send: noEvents,
   };
   const view = stageView({ nested: outer !== null, busy: late && isWaiting });
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={element} />;
 });
+
+const noEvents = () => undefined;
 
 const subscribeToNothing = () => () => undefined;
 

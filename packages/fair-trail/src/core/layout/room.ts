@@ -34,8 +34,18 @@ export interface RoomEstimate {
  * Generous, since too early a toggle is a lesser evil than crushed labels; measuring refines it.
  */
 export function estimateRoom({ items, brandText, slots }: RoomEstimate): number {
-  const links = items.map(({ label }) => textWidth(label) + aroundLink);
-  return aroundBar + textWidth(brandText) * 1.15 + slots * slotEstimate + links.reduce((sum, width) => sum + width, 0);
+  let links = 0;
+  for (const item of items) links += linkWidth(item);
+  return aroundBar + textWidth(brandText) * 1.15 + slots * slotEstimate + links;
+}
+
+/** The widths that have been estimated; items are the same objects for as long as nothing about them changes. */
+const linkWidths = new WeakMap<MenuItem, number>();
+
+function linkWidth(item: MenuItem): number {
+  const width = linkWidths.get(item) ?? textWidth(item.label) + aroundLink;
+  linkWidths.set(item, width);
+  return width;
 }
 
 /** Characters that take a whole em in most fonts: East Asian wide forms and emoji. */

@@ -55,7 +55,36 @@ export interface Visit {
  */
 export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly MenuItem[] {
   const position = visit.position ?? unknownPosition(site);
-  return new MenuResolver(site, position, visit).list(site.menus.get(menu) ?? []);
+  return markItems(itemsAtRest(site, menu, visit, position.language), position);
+}
+
+/** What a menu at rest was made of, and the items that came of it. */
+interface MenuAtRest {
+  readonly visit: Pick<Visit, 'audience' | 'records' | 'badges' | 'language'>;
+  readonly items: readonly MenuItem[];
+}
+
+const menusAtRest = new WeakMap<Site, Map<string, MenuAtRest>>();
+
+/**
+ * The items before any is marked. They are the same for every position, and so the last ones are kept: what a change of
+ * position does not touch keeps its identity, and costs nothing to make again.
+ */
+function itemsAtRest(site: Site, menu: string, visit: Visit, positionLanguage: string): readonly MenuItem[] {
+  const { audience, records, badges, language = positionLanguage } = visit;
+  const menus = menusAtRest.get(site) ?? new Map<string, MenuAtRest>();
+  menusAtRest.set(site, menus);
+  const known = menus.get(menu);
+  const isSame =
+    known?.visit.audience === audience &&
+    known?.visit.records === records &&
+    known?.visit.badges === badges &&
+    known?.visit.language === language;
+  if (known && isSame) return known.items;
+  const items = new MenuResolver(site, { ...visit, language }).list(site.menus.get(menu) ?? []);
+  const kept = { language, ...(audience && { audience }), ...(records && { records }), ...(badges && { badges }) };
+  menus.set(menu, { visit: kept, items });
+  return items;
 }
 
 const nothing: MenuItem = {
@@ -73,26 +102,21 @@ const nothing: MenuItem = {
 
 class MenuResolver {
   readonly #site: Site;
-  readonly #position: Position;
-  /** How deep each entry of the position's path lies. */
-  readonly #depths: ReadonlyMap<Entry, number>;
   readonly #audience: Audience;
   readonly #records: SiteRecords;
   readonly #badges: Readonly<Record<string, string>>;
   readonly #language: string;
 
-  constructor(site: Site, position: Position, visit: Visit) {
+  constructor(site: Site, visit: Visit & { readonly language: string }) {
     this.#site = site;
-    this.#position = position;
-    this.#depths = new Map(position.path.map((entry, index) => [entry, index]));
     this.#audience = visit.audience ?? [];
     this.#records = visit.records ?? {};
     this.#badges = visit.badges ?? {};
-    this.#language = visit.language ?? position.language;
+    this.#language = visit.language;
   }
 
   list(nodes: readonly MenuNode[]): readonly MenuItem[] {
-    return this.#marked(withoutLooseDividers(nodes.flatMap((node) => this.#resolve(node))));
+    return withoutLooseDividers(nodes.flatMap((node) => this.#resolve(node)));
   }
 
   #resolve(node: MenuNode): readonly MenuItem[] {
@@ -116,7 +140,7 @@ class MenuResolver {
     // A group without an address is nothing without what it groups, so it does not count as a level.
     const below = entry.href === null ? depth : depth - 1;
     const items = below > 0 ? entry.entries.flatMap((child) => this.#resolveEntry(child, below, {})) : [];
-    return this.#item(entry, params, this.#marked(items));
+    return this.#item(entry, params, items);
   }
 
   #resolveRecords(entry: Entry): readonly MenuItem[] {
@@ -147,40 +171,49 @@ class MenuResolver {
     };
     return [item];
   }
+}
 
-  /** The siblings, with the one that fits the position best marked. */
-  #marked(items: readonly MenuItem[]): readonly MenuItem[] {
+/** The items with their marks. Those that neither are marked nor hold one that is are the same objects. */
+function markItems(items: readonly MenuItem[], position: Position): readonly MenuItem[] {
+  const depths = new Map(position.path.map((entry, index) => [entry, index]));
+
+  const markSiblings = (siblings: readonly MenuItem[]): readonly MenuItem[] => {
     let best = 0;
     let bestIndex = -1;
-    items.forEach((item, index) => {
-      const rank = this.#rankOf(item);
+    let marked: MenuItem[] | null = null;
+    siblings.forEach((item, index) => {
+      const below = item.items.length > 0 ? markSiblings(item.items) : item.items;
+      const holdsMark = below !== item.items;
+      if (holdsMark) (marked ??= [...siblings])[index] = { ...item, items: below };
+      const rank = rankOf(item, holdsMark);
       if (rank > best) [best, bestIndex] = [rank, index];
     });
-    if (bestIndex < 0) return items;
+    if (bestIndex < 0) return siblings;
+    const result: MenuItem[] = marked ?? [...siblings];
+    const item = result[bestIndex] ?? nothing;
     const mark: Mark = best === Number.POSITIVE_INFINITY ? 'page' : 'section';
-    return items.map((item, index) =>
-      index === bestIndex ? { ...item, mark, icon: item.entry?.currentIcon ?? item.icon } : item,
-    );
-  }
+    result[bestIndex] = { ...item, mark, icon: item.entry?.currentIcon ?? item.icon };
+    return result;
+  };
 
   /** How well an item fits: not at all (0), through what it holds, as an ancestor, or as the page itself. */
-  #rankOf(item: MenuItem): number {
-    const { entry } = item;
-    const throughItems = item.items.some((below) => below.mark !== null) ? 1 : 0;
-    if (entry === null || (item.kind !== 'link' && item.kind !== 'group')) return throughItems;
-    const depth = this.#depths.get(entry);
+  const rankOf = ({ kind, entry, params }: MenuItem, holdsMark: boolean): number => {
+    const throughItems = holdsMark ? 1 : 0;
+    if (entry === null || (kind !== 'link' && kind !== 'group')) return throughItems;
+    const depth = depths.get(entry);
     if (depth === undefined) return throughItems;
 
     // A param that stands for nothing, as a wildcard may, is the same as none.
-    const given = Object.entries(ownParams(entry, this.#position.params)).filter(([, value]) => value !== '');
-    const isSamePlace = sameParams(item.params, Object.fromEntries(given));
-    const { entry: current, status } = this.#position;
-    if (isSamePlace && entry === current && status === 'exact') return Number.POSITIVE_INFINITY;
+    const given = Object.entries(ownParams(entry, position.params)).filter(([, value]) => value !== '');
+    const isSamePlace = sameParams(params, Object.fromEntries(given));
+    if (isSamePlace && entry === position.entry && position.status === 'exact') return Number.POSITIVE_INFINITY;
     // An item for one place is no section of another; one for the whole entry is the section of all in it.
-    if (Object.keys(item.params).length > 0 && !isSamePlace) return throughItems;
+    if (Object.keys(params).length > 0 && !isSamePlace) return throughItems;
     // The entry at "/" is nobody's section: it would be lit on every page.
     return entry.isRoot ? throughItems : depth + 2;
-  }
+  };
+
+  return markSiblings(items);
 }
 
 /** No divider stands at an end or beside another: what was between them may be hidden from this visitor. */

@@ -78,5 +78,15 @@ function slotView(name: 'start' | 'end'): ViewElement {
 
 /** A bar is one row of links: an item's own link stands in it without those below, a group gives its items instead. */
 function inRow(item: MenuItem): MenuItem[] {
-  return item.kind === 'group' ? item.items.flatMap(inRow) : [{ ...item, items: [] }];
+  if (item.kind === 'group') return item.items.flatMap(inRow);
+  return item.items.length === 0 ? [item] : [alone(item)];
+}
+
+const aloneItems = new WeakMap<MenuItem, MenuItem>();
+
+/** The item without those below it; of one object, the same. */
+function alone(item: MenuItem): MenuItem {
+  const known = aloneItems.get(item) ?? { ...item, items: [] };
+  aloneItems.set(item, known);
+  return known;
 }

@@ -23,7 +23,21 @@ export function menuView(items: readonly MenuItem[], options: MenuViewOptions): 
   );
 }
 
+/** The views of items, as they were last made. An item that is the same object is printed as it was. */
+const knownViews = new WeakMap<MenuItem, MenuViewOptions & { readonly view: ViewElement }>();
+
 function itemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
+  // Many places of a menu share one object for what says nothing.
+  if (item.kind !== 'link' && item.kind !== 'group') return newItemView(item, index, options);
+  const { wording, icons = false } = options;
+  const known = knownViews.get(item);
+  if (known?.wording === wording && known.icons === icons) return known.view;
+  const view = newItemView(item, index, options);
+  knownViews.set(item, { wording, icons, view });
+  return view;
+}
+
+function newItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
   const { wording } = options;
   switch (item.kind) {
     case 'divider':

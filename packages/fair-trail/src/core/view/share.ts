@@ -6,6 +6,7 @@ export function share<Value>(last: unknown, next: Value): Value {
   if (Object.is(last, next)) return next;
   if (typeof last !== 'object' || typeof next !== 'object' || last === null || next === null) return next;
   if (Array.isArray(last) !== Array.isArray(next)) return next;
+  if (Array.isArray(last) && Array.isArray(next)) return shareList(last, next) as Value;
 
   const lastFields = last as Readonly<Record<string, unknown>>;
   const nextFields = next as Readonly<Record<string, unknown>>;
@@ -17,7 +18,17 @@ export function share<Value>(last: unknown, next: Value): Value {
     return [name, value];
   });
   if (equal) return last as Value;
-  return (Array.isArray(next) ? shared.map(([, value]) => value) : Object.fromEntries(shared)) as Value;
+  return Object.fromEntries(shared) as Value;
+}
+
+function shareList(last: readonly unknown[], next: readonly unknown[]): readonly unknown[] {
+  let equal = last.length === next.length;
+  const shared = next.map((member, index) => {
+    const value = share(last[index], member);
+    if (!Object.is(value, last[index])) equal = false;
+    return value;
+  });
+  return equal ? last : shared;
 }
 
 /** Shares each value with the one before it. */
