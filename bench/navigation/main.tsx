@@ -1,4 +1,5 @@
 /** One page change on a page with a menu of 2000 links, by the library and by the fewest writes that it can be done with. */
+import { useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { flushSync } from 'react-dom';
 import { defineSite, memoryHistory } from 'fair-trail';
@@ -18,7 +19,10 @@ let navigate: (url: string) => void = () => undefined;
 let drawn = 0;
 
 function Remote() {
-  ({ navigate } = useTrail());
+  const trail = useTrail();
+  useEffect(() => {
+    ({ navigate } = trail);
+  });
   return null;
 }
 

@@ -49,6 +49,11 @@ export class Arrivals {
     this.#places.keep(key, link, shown);
   }
 
+  /** A new history entry came after that one, or took its place. */
+  write(type: 'push' | 'replace', from: string, key: string): void {
+    this.#places[type](from, key);
+  }
+
   store(): void {
     this.#places.store();
   }

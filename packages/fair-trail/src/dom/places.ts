@@ -21,6 +21,10 @@ export interface Places {
    * @param shown whether it was ever seen; if not, the document still stands as the page before it does
    */
   keep(key: string, link: Element | null, shown: boolean): void;
+  /** A new entry came after that one: what came after it before cannot be gone to any more. */
+  push(after: string, key: string): void;
+  /** A new entry took the place of that one. */
+  replace(before: string, key: string): void;
   has(key: string): boolean;
   /** Scrolls as the page was; false while it is not long enough yet for that. */
   scroll(key: string): boolean;
@@ -36,8 +40,8 @@ export interface Places {
 
 const storageKey = 'fair-trail:places';
 
-/** Entries that can be gone back to no longer are among these too. Few enough to store in a blink. */
-const mostEntries = 1000;
+/** No browser keeps more, and they are few enough to store in a blink. */
+const mostEntries = 200;
 
 /** More than this many scrolled parts in one page are not looked after. */
 const mostScrollers = 20;
@@ -45,6 +49,8 @@ const mostScrollers = 20;
 export function placesOf(window: Window): Places {
   const { document } = window;
   const places = load(window);
+  /** The keys in the order of the history. */
+  let way = [...places.keys()];
   const scrolled = new Set<Element>();
   const onScroll = ({ target }: Event) => {
     if (target instanceof Element && scrolled.size < mostScrollers) scrolled.add(target);
@@ -66,13 +72,22 @@ export function placesOf(window: Window): Places {
   return {
     keep(key, link, shown) {
       const known = places.get(key);
-      places.delete(key); // so that the newest is last, and the oldest first to go
+      if (!way.includes(key)) way.push(key);
       places.set(key, {
         scroll: shown ? [window.scrollX, window.scrollY] : (known?.scroll ?? [0, 0]),
         scrollers: shown ? scrollersNow() : (known?.scrollers ?? []),
         // Who comes by Back and goes on by Forward left the page by the same link, in the end.
         link: link ? signOf(link) : (known?.link ?? null),
       });
+    },
+    push(after, key) {
+      const length = way.indexOf(after) + 1;
+      for (const gone of way.slice(length)) places.delete(gone);
+      way = [...way.slice(0, length), key];
+    },
+    replace(before, key) {
+      way = way.map((one) => (one === before ? key : one));
+      places.delete(before);
     },
     has: (key) => places.has(key),
     scroll(key) {
@@ -92,7 +107,8 @@ export function placesOf(window: Window): Places {
     },
     store() {
       try {
-        window.sessionStorage.setItem(storageKey, JSON.stringify([...places].slice(-mostEntries)));
+        const rows = way.flatMap((key) => (places.has(key) ? [[key, places.get(key)]] : []));
+        window.sessionStorage.setItem(storageKey, JSON.stringify(rows.slice(-mostEntries)));
       } catch {
         // Storage is refused or full. Without it, only a reload begins at the top.
       }

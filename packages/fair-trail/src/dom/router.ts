@@ -327,7 +327,10 @@ class BrowserRouter implements Router, Presenter {
     for (const effect of effects) {
       if (effect.type === 'keep-place') this.#arrivals?.keep(effect.key, link, this.#waiting.length === 0);
       if (effect.type !== 'push' && effect.type !== 'replace') continue;
-      if (history[effect.type](effect.entry)) continue;
+      if (history[effect.type](effect.entry)) {
+        this.#arrivals?.write(effect.type, this.state.current.key, effect.entry.key);
+        continue;
+      }
       this.#report('history-refused', effect.entry.url);
       return false;
     }

@@ -180,17 +180,17 @@ function markItems(items: readonly MenuItem[], position: Position): readonly Men
   const markSiblings = (siblings: readonly MenuItem[]): readonly MenuItem[] => {
     let best = 0;
     let bestIndex = -1;
-    let marked: MenuItem[] | null = null;
-    siblings.forEach((item, index) => {
+    let marked: MenuItem[] | undefined;
+    for (const [index, item] of siblings.entries()) {
       const below = item.items.length > 0 ? markSiblings(item.items) : item.items;
       const holdsMark = below !== item.items;
       if (holdsMark) (marked ??= [...siblings])[index] = { ...item, items: below };
       const rank = rankOf(item, holdsMark);
       if (rank > best) [best, bestIndex] = [rank, index];
-    });
-    if (bestIndex < 0) return siblings;
-    const result: MenuItem[] = marked ?? [...siblings];
-    const item = result[bestIndex] ?? nothing;
+    }
+    const result = marked ?? [...siblings];
+    const item = result[bestIndex];
+    if (!item) return siblings;
     const mark: Mark = best === Number.POSITIVE_INFINITY ? 'page' : 'section';
     result[bestIndex] = { ...item, mark, icon: item.entry?.currentIcon ?? item.icon };
     return result;
