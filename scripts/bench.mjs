@@ -1,8 +1,11 @@
 /** Benchmarks, each a ratio to its baseline in the same run, and the sizes. */
+import { chromiumArguments, ensureChromium, findChromium } from './chromium.mjs';
 import { installPackages } from './run.mjs';
 
 installPackages();
+ensureChromium();
 await import('./build-packages.mjs');
 await import('../bench/core.mjs');
-await import('../bench/navigation.mjs');
+const { benchNavigation } = await import('../bench/navigation.mjs');
+await benchNavigation({ executablePath: findChromium() ?? '', args: chromiumArguments });
 await import('../bench/sizes.mjs');

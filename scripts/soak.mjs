@@ -1,7 +1,9 @@
 /** The long random runs: the same properties as in the tests, tried far more often. */
+import { ensureChromium } from './chromium.mjs';
 import { installPackages, runTool } from './run.mjs';
 
 installPackages();
+ensureChromium();
 await import('./build-packages.mjs');
 const env = { ...process.env, SOAK: 'yes' };
 for (const [project, file] of [

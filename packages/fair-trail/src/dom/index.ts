@@ -1,13 +1,8 @@
 export { markScripted, scriptedAttribute } from './scripted.ts';
 export { browserHistory, hashHistory, navigationHistory, windowHistory } from './window-history.ts';
-export {
-  logWarning,
-  openRouter,
-  type NavigateOptions,
-  type Presenter,
-  type Router,
-  type RouterSettings,
-} from './router.ts';
+export { logWarning } from './log-warning.ts';
+export { openRouter } from './router.ts';
+export type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
 export type { Arrival } from './arrivals.ts';
 export type { Departure, MayLeave } from './guards.ts';
 export type { Eagerness } from './speculation.ts';

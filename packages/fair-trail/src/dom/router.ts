@@ -1,4 +1,5 @@
 import {
+  addressOf,
   createKey,
   hashOf,
   initialRouter,
@@ -6,88 +7,22 @@ import {
   movedAddress,
   nextRouter,
   waitsForPage,
-  addressOf,
   warning,
-  type HistoryBehavior,
   type Position,
   type RouterEffect,
   type RouterEvent,
   type RouterState,
-  type SessionHistory,
-  type Site,
-  type Warning,
   type WarningCode,
 } from '../core/index.ts';
 import { Arrivals, type Arrival } from './arrivals.ts';
+import { checkAddress, longestAddress } from './check-address.ts';
 import { followedLink } from './clicks.ts';
 import { Guards, type MayLeave } from './guards.ts';
+import { logWarning } from './log-warning.ts';
 import { PendingLink } from './pending-link.ts';
-import { speculate, type Eagerness } from './speculation.ts';
+import type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
+import { speculate } from './speculation.ts';
 import { changeView } from './view-transition.ts';
-
-export interface NavigateOptions {
-  /** Default: `auto`. */
-  readonly history?: HistoryBehavior;
-  /** Kept with the history entry, across Back and a reload; anything that can be cloned. Default: nothing. */
-  readonly state?: unknown;
-}
-
-/** The router at work in a browser. Its state is for a framework to read, its methods are for the app to call. */
-export interface Router {
-  readonly state: RouterState;
-  readonly subscribe: (listener: () => void) => () => void;
-  /**
-   * Goes to an address of this website. What cannot be gone to is told as a warning, and the visitor stays.
-   *
-   * @param url a URL reference, resolved against the current address
-   */
-  navigate(url: string, options?: NavigateOptions): void;
-  back(): void;
-  forward(): void;
-  /** Keeps something with the current history entry, in the place of what was kept there. */
-  keepState(state: unknown): void;
-  /** Asks this function before the page is left, until the answer is called. */
-  guard(mayLeave: MayLeave): () => void;
-  /** How a link writes an address of the site. */
-  href(url: string): string;
-  /** Loads the page of an address ahead. */
-  prepare(url: string): void;
-  connect(): () => void;
-}
-
-/** What a framework's parts tell the router about what they show. */
-export interface Presenter {
-  /** The title that the page of the current state has. */
-  describe(title: string): void;
-  /** The document now shows the current state, or what there is of it. */
-  drawn(): void;
-  /** Content of the page is on its way: the answer is called once it is there, or cannot be had. */
-  expect(): () => void;
-  /** New content is in the document. `arrival` says how the reader is taken to it, if not as everywhere. */
-  present(content: Element, arrival?: Arrival): void;
-  /** Makes a change of the content, as a view transition where that may be. */
-  change(change: () => void): void;
-  /** Adds something that loads the page of a position ahead. */
-  preparing(prepare: (position: Position) => void): () => void;
-  warn(code: WarningCode, cause?: unknown): void;
-}
-
-export interface RouterSettings {
-  readonly site: Site;
-  readonly history: SessionHistory;
-  readonly window: Window;
-  /** Default: `focus`. */
-  readonly arrival?: Arrival;
-  /** How early pages are loaded ahead; null for never. Default: `moderate`. */
-  readonly eagerness?: Eagerness | null;
-  /** Whether a page change is a view transition where the browser has them and motion is wanted. Default: true. */
-  readonly viewTransitions?: boolean;
-  /** Default: to the console. */
-  readonly onWarning?: (warning: Warning) => void;
-}
-
-/** More than any server takes. In UTF-16 code units. */
-const longestAddress = 65_536;
 
 export function openRouter(settings: RouterSettings): Router & Presenter {
   return new BrowserRouter(settings);
@@ -122,28 +57,9 @@ class BrowserRouter implements Router, Presenter {
   };
 
   navigate(url: string, options: NavigateOptions = {}): void {
-    const { location } = this.#settings.window;
-    if (url.length > longestAddress) {
-      this.#report('address-too-long', url);
-      return;
-    }
-    let target: URL;
-    try {
-      // Beginning with the origin, so that the current address is never taken for a host.
-      target = new URL(url, location.origin === 'null' ? location.href : location.origin + this.state.current.url);
-    } catch (error) {
-      this.#report('address-unreadable', url, error);
-      return;
-    }
-    if (target.protocol !== location.protocol && !/^https?:$/u.test(target.protocol)) {
-      this.#report('address-unsafe', url);
-      return;
-    }
-    if (target.origin !== location.origin) {
-      this.#report('address-elsewhere', url);
-      return;
-    }
-    this.#go(target.pathname + target.search + target.hash, options, null);
+    const checked = checkAddress(url, this.#settings.window.location, this.state.current.url);
+    if ('code' in checked) this.#report(checked.code, url, checked.cause);
+    else this.#go(checked.address, options, null);
   }
 
   back(): void {
@@ -410,11 +326,4 @@ class BrowserRouter implements Router, Presenter {
     const { onWarning = logWarning } = this.#settings;
     onWarning(warning(code, address, cause));
   }
-}
-
-/** Tells a warning to whoever reads the console. */
-export function logWarning({ code, message, remedy, cause }: Warning): void {
-  const text = `fair-trail: ${message} ${remedy} [${code}]`;
-  if (cause === undefined) console.warn(text);
-  else console.warn(text, cause);
 }

@@ -6,7 +6,8 @@ export { useHistoryState } from './history-state.ts';
 export { Navbar, type NavbarProps } from './navbar.tsx';
 export { Breadcrumbs, type BreadcrumbsProps } from './breadcrumbs.tsx';
 export { SkipLink, type SkipLinkProps } from './skip-link.tsx';
-export { Stage, type StagePages, type StageProps } from './stage.tsx';
+export { Stage, type StageProps } from './stage.tsx';
+export type { StagePages } from './stage-content.ts';
 export {
   lazyPage,
   type FailedPageProps,

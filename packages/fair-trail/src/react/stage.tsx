@@ -14,16 +14,21 @@ import {
   type HTMLAttributes,
   type ReactNode,
 } from 'react';
-import { mayAccess, stageView, type Audience, type Position } from '../core/index.ts';
-import { contentStart, focusOnce, LazyPage, type Arrival } from '../dom/index.ts';
-import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
-import type { FailedPageProps, LayoutProps, Page, StageLayout } from './page.ts';
+import { stageView, type Position } from '../core/index.ts';
+import { contentStart, focusOnce, LazyPage } from '../dom/index.ts';
+import type { FailedPageProps, Page, StageLayout } from './page.ts';
 import { PageBoundary } from './page-boundary.tsx';
+import {
+  componentOf,
+  contentAt,
+  type Content,
+  type OuterStage,
+  type StagePages,
+  type StageSettings,
+} from './stage-content.ts';
+import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
 import { Context, PresenterContext, useBrowserLayoutEffect, useTrail } from './trail-context.ts';
 import { ViewRoot } from './view.tsx';
-
-/** The pages of each entry, by the entry's id. */
-export type StagePages = Readonly<Record<string, Page | LazyPage<Page>>>;
 
 export interface StageProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
   /** The page of each entry, by the entry's id. A stage within another one has the outer one's by default. */
@@ -40,23 +45,6 @@ export interface StageProps extends Omit<HTMLAttributes<HTMLElement>, 'children'
   readonly failed?: ComponentType<FailedPageProps>;
 }
 
-interface StageSettings {
-  readonly pages: StagePages;
-  readonly layouts: Readonly<Record<string, StageLayout>>;
-  readonly notFound: Page;
-  readonly denied: Page;
-  readonly planned: Page;
-  readonly failed: ComponentType<FailedPageProps>;
-}
-
-/** What an outer stage has settled for those within it. */
-interface OuterStage {
-  readonly settings: StageSettings;
-  /** How many entries of the position's path have their layouts around this place. */
-  readonly depth: number;
-  readonly arrival: Arrival | undefined;
-}
-
 const OuterContext = createContext<OuterStage | null>(null);
 
 const basicSettings: StageSettings = {
@@ -67,16 +55,6 @@ const basicSettings: StageSettings = {
   planned: Planned,
   failed: FailedPage,
 };
-
-/** What a stage is to show. */
-interface Content {
-  /** Tells it from other content, so that what one page remembers is not another's. */
-  readonly key: string;
-  readonly page: Page | LazyPage<Page> | null;
-  readonly layout: ComponentType<LayoutProps> | null;
-  readonly depth: number;
-  readonly arrival: Arrival | undefined;
-}
 
 /** Content that can be drawn, and the address that it belongs to. */
 interface Shown {
@@ -217,42 +195,6 @@ const subscribeToNothing = () => () => undefined;
 
 function isSame(one: Shown | null, other: Shown): boolean {
   return one?.content.key === other.content.key && one.position === other.position && one.url === other.url;
-}
-
-function componentOf({ page, layout }: Content): Page {
-  if (layout) return layout as Page;
-  return (page instanceof LazyPage ? page.page : page) ?? Waiting;
-}
-
-/** The outermost layout on the way to the position that is not around this stage already, or else the page itself. */
-function contentAt(position: Position, audience: Audience, settings: StageSettings, outer: OuterStage | null): Content {
-  const { path, entry, params } = position;
-  const { depth = 0, arrival } = outer ?? {};
-  for (const [index, on] of path.entries()) {
-    const layout = index >= depth && Object.hasOwn(settings.layouts, on.id) ? settings.layouts[on.id] : undefined;
-    if (layout === undefined) continue;
-    const isPlain = typeof layout === 'function' || !('layout' in layout);
-    return {
-      key: `layout ${on.id}`,
-      page: null,
-      layout: isPlain ? layout : layout.layout,
-      depth: index + 1,
-      arrival: (isPlain ? undefined : layout.arrival) ?? arrival,
-    };
-  }
-  const page = pageAt(position, audience, settings);
-  // Two addresses of one entry are two pages.
-  return { key: JSON.stringify([entry?.id, params, position.status]), page, layout: null, depth, arrival };
-}
-
-function pageAt({ entry, status }: Position, audience: Audience, settings: StageSettings): Page | LazyPage<Page> {
-  if (!entry || status !== 'exact') return settings.notFound;
-  const own = Object.hasOwn(settings.pages, entry.id) ? settings.pages[entry.id] : undefined;
-  // While it is not known who is looking, a page for some is shown to nobody, and refused to nobody.
-  const access = mayAccess(entry, audience);
-  if (access === null) return Waiting;
-  if (!access) return settings.denied;
-  return own ?? (entry.planned ? settings.planned : settings.notFound);
 }
 
 function isOffline(): boolean {

@@ -1,0 +1,26 @@
+import type { WarningCode } from '../core/index.ts';
+
+/** More than any server takes. In UTF-16 code units. */
+export const longestAddress = 65_536;
+
+/** An address of this website, as path, query and hash; or why the text is none that can be gone to. */
+export type CheckedAddress = { readonly address: string } | { readonly code: WarningCode; readonly cause?: unknown };
+
+/**
+ * Reads a URL reference that may come from anyone.
+ *
+ * @param current the address that it is resolved against
+ */
+export function checkAddress(reference: string, location: Location, current: string): CheckedAddress {
+  if (reference.length > longestAddress) return { code: 'address-too-long' };
+  let url: URL;
+  try {
+    // Beginning with the origin, so that the current address is never taken for a host.
+    url = new URL(reference, location.origin === 'null' ? location.href : location.origin + current);
+  } catch (cause) {
+    return { code: 'address-unreadable', cause };
+  }
+  if (url.protocol !== location.protocol && !/^https?:$/u.test(url.protocol)) return { code: 'address-unsafe' };
+  if (url.origin !== location.origin) return { code: 'address-elsewhere' };
+  return { address: url.pathname + url.search + url.hash };
+}

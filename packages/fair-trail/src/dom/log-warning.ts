@@ -1,0 +1,8 @@
+import type { Warning } from '../core/index.ts';
+
+/** Tells a warning to whoever reads the console. */
+export function logWarning({ code, message, remedy, cause }: Warning): void {
+  const text = `fair-trail: ${message} ${remedy} [${code}]`;
+  if (cause === undefined) console.warn(text);
+  else console.warn(text, cause);
+}

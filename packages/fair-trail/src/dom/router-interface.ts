@@ -1,0 +1,73 @@
+import type {
+  HistoryBehavior,
+  Position,
+  RouterState,
+  SessionHistory,
+  Site,
+  Warning,
+  WarningCode,
+} from '../core/index.ts';
+import type { Arrival } from './arrivals.ts';
+import type { MayLeave } from './guards.ts';
+import type { Eagerness } from './speculation.ts';
+
+export interface NavigateOptions {
+  /** Default: `auto`. */
+  readonly history?: HistoryBehavior;
+  /** Kept with the history entry, across Back and a reload; anything that can be cloned. Default: nothing. */
+  readonly state?: unknown;
+}
+
+/** The router at work in a browser. Its state is for a framework to read, its methods are for the app to call. */
+export interface Router {
+  readonly state: RouterState;
+  readonly subscribe: (listener: () => void) => () => void;
+  /**
+   * Goes to an address of this website. What cannot be gone to is told as a warning, and the visitor stays.
+   *
+   * @param url a URL reference, resolved against the current address
+   */
+  navigate(url: string, options?: NavigateOptions): void;
+  back(): void;
+  forward(): void;
+  /** Keeps something with the current history entry, in the place of what was kept there. */
+  keepState(state: unknown): void;
+  /** Asks this function before the page is left, until the answer is called. */
+  guard(mayLeave: MayLeave): () => void;
+  /** How a link writes an address of the site. */
+  href(url: string): string;
+  /** Loads the page of an address ahead. */
+  prepare(url: string): void;
+  connect(): () => void;
+}
+
+/** What a framework's parts tell the router about what they show. */
+export interface Presenter {
+  /** The title that the page of the current state has. */
+  describe(title: string): void;
+  /** The document now shows the current state, or what there is of it. */
+  drawn(): void;
+  /** Content of the page is on its way: the answer is called once it is there, or cannot be had. */
+  expect(): () => void;
+  /** New content is in the document. `arrival` says how the reader is taken to it, if not as everywhere. */
+  present(content: Element, arrival?: Arrival): void;
+  /** Makes a change of the content, as a view transition where that may be. */
+  change(change: () => void): void;
+  /** Adds something that loads the page of a position ahead. */
+  preparing(prepare: (position: Position) => void): () => void;
+  warn(code: WarningCode, cause?: unknown): void;
+}
+
+export interface RouterSettings {
+  readonly site: Site;
+  readonly history: SessionHistory;
+  readonly window: Window;
+  /** Default: `focus`. */
+  readonly arrival?: Arrival;
+  /** How early pages are loaded ahead; null for never. Default: `moderate`. */
+  readonly eagerness?: Eagerness | null;
+  /** Whether a page change is a view transition where the browser has them and motion is wanted. Default: true. */
+  readonly viewTransitions?: boolean;
+  /** Default: to the console. */
+  readonly onWarning?: (warning: Warning) => void;
+}
