@@ -411,6 +411,43 @@ test.each([{ fairTrail: 7 }, { fairTrail: { key: 1 } }, 'text', { of: 'another a
   },
 );
 
+describe('a page change is a view transition', () => {
+  test.each([
+    ['where the browser has them and motion is wanted', {}, false, 1],
+    ['but not for those who asked for less motion', {}, true, 0],
+    ['nor where the app has none', { viewTransitions: false }, false, 0],
+  ])('%s', async (_, options, isReduced, count) => {
+    const matchMedia = window.matchMedia.bind(window);
+    const media = vi.spyOn(window, 'matchMedia').mockImplementation((query) => {
+      return query.includes('reduced-motion') ? ({ matches: isReduced } as MediaQueryList) : matchMedia(query);
+    });
+    const started = vi.spyOn(document, 'startViewTransition');
+    mount(<Lab history={memoryHistory('/')} {...options} />);
+    await expect.element(heading('Today')).toBeVisible();
+    // Coming to the first page is no change, and neither is another query.
+    lab.navigate('?sort');
+    expect(started).not.toHaveBeenCalled();
+    await inMenu('Hides').click();
+    await expect.element(heading('Hides')).toHaveFocus();
+    expect(started).toHaveBeenCalledTimes(count);
+    started.mockRestore();
+    media.mockRestore();
+  });
+});
+
+test('a form is the browser’s', async () => {
+  const sent = vi.fn((event: Event) => event.preventDefault());
+  window.addEventListener('submit', sent, { once: true });
+  const form = (
+    <form action="/hides">
+      <button>Search</button>
+    </form>
+  );
+  mount(<Lab outside={form} />);
+  await page.getByRole('button', { name: 'Search' }).click();
+  expect([sent.mock.calls.length, shownAddress()]).toEqual([1, '/']);
+});
+
 describe('clicks', () => {
   test.each([
     ['that the app took', (link: HTMLElement) => link.addEventListener('click', (event) => event.preventDefault())],
