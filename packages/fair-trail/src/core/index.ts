@@ -51,6 +51,8 @@ export {
   type DisclosureEvent,
   type DisclosureState,
 } from './interaction/disclosure.ts';
+export { apportion, type FlexItem } from './layout/apportion.ts';
+export { readFlex, writeFlex, type Flex, type FlexBasis } from './layout/flex.ts';
 export { estimateRoom, rungFor, rungs, type RoomEstimate } from './layout/room.ts';
 export {
   addressOf,

@@ -1,3 +1,4 @@
+import { readFlex } from '../layout/flex.ts';
 import type { Opens } from './definition.ts';
 import type { Entry } from './entry.ts';
 import {
@@ -97,7 +98,7 @@ export function readDetails(
     icon: optional('icon', named('the name of an icon')),
     currentIcon: optional('currentIcon', named('the name of an icon')),
     priority: optional('priority', readNumber) ?? 0,
-    flex: optional('flex', readFlex),
+    flex: optional('flex', readFlexField),
     breadcrumb: optional('breadcrumb', readBoolean) ?? true,
     records: optional('records', named('the name of records')),
   };
@@ -137,22 +138,9 @@ function readOpens(value: unknown, place: Place): Opens | null {
   return readChoice<Opens>(value, ['same-tab', 'new-tab'], place);
 }
 
-/** CSS Flexbox section 7.1.1: a keyword, or grow and shrink in numbers with a basis at either end. */
-const flexSyntax = new RegExp(
-  ['none|auto|initial', '{n}', '{n} {n}', '{n} {b}', '{n} {n} {b}', '{b}', '{b} {n}', '{b} {n} {n}']
-    .map((form) =>
-      form.replaceAll('{n}', '\\d*\\.?\\d+').replaceAll('{b}', '(?:auto|content|0|\\d*\\.?\\d+(?:[a-z]+|%))'),
-    )
-    .map((form) => `(?:${form})`)
-    .join('|')
-    .replace(/^/u, '^(?:')
-    .replace(/$/u, ')$'),
-  'u',
-);
-
-function readFlex(value: unknown, place: Place): string | null {
+function readFlexField(value: unknown, place: Place): string | null {
   const text = readText(value, 'flex', place);
-  if (text === null || flexSyntax.test(text.trim().replace(/\s+/gu, ' '))) return text;
+  if (text === null || readFlex(text)) return text;
   place.problems.push(problem('flex-syntax', place.pointer, { value: text }));
   return null;
 }
