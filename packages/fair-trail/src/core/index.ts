@@ -52,6 +52,7 @@ export {
   type DisclosureState,
 } from './interaction/disclosure.ts';
 export { apportion, type FlexItem } from './layout/apportion.ts';
+export { fit, type FitItem, type FitOptions } from './layout/fit.ts';
 export { readFlex, writeFlex, type Flex, type FlexBasis } from './layout/flex.ts';
 export { estimateRoom, rungFor, rungs, type RoomEstimate } from './layout/room.ts';
 export {
