@@ -92,8 +92,9 @@ export class Arrivals {
     }
     this.#try(() => {
       const link = this.#places.link(key);
+      // One that is hidden by now takes no focus.
       link?.focus({ preventScroll: true });
-      return link !== null;
+      return link !== null && document.activeElement === link;
     }, focusContent);
   }
 

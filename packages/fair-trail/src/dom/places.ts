@@ -30,7 +30,7 @@ export interface Places {
   scroll(key: string): boolean;
   /** Whether the page was left by a link. */
   hasLink(key: string): boolean;
-  /** That link, if it is there now and can be focused. */
+  /** That link, if it is there now. */
   link(key: string): HTMLElement | null;
   /** Stores what is kept, for after a reload. */
   store(): void;
@@ -103,7 +103,7 @@ export function placesOf(window: Window): Places {
     link(key) {
       const link = places.get(key)?.link;
       const found = link ? sameLinks(document, link[0])[link[1]] : undefined;
-      return found instanceof HTMLElement && found.checkVisibility({ visibilityProperty: true }) ? found : null;
+      return found instanceof HTMLElement ? found : null;
     },
     store() {
       try {

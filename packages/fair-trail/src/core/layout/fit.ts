@@ -31,7 +31,7 @@ export function fit(items: readonly FitItem[], { room, gap = 0, more = 0 }: FitO
   const rank = (index: number) =>
     itemAt(index).current === true ? Number.POSITIVE_INFINITY : (itemAt(index).priority ?? 0);
   // Sorting keeps the order of equals, and two items that are both current are equals.
-  const byRank = places.toSorted((one, other) => (rank(one) === rank(other) ? 0 : rank(other) - rank(one)));
+  const byRank = [...places].sort((one, other) => (rank(one) === rank(other) ? 0 : rank(other) - rank(one)));
   const staying = new Set<number>();
   let left = room - more;
   for (const index of byRank) {
