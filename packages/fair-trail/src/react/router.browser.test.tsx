@@ -211,6 +211,21 @@ describe('a page that is loaded when it is needed', () => {
     await expect.element(heading('Tides')).toHaveFocus();
   });
 
+  test('that could not be had is asked for again when one comes back to it', async () => {
+    const { page: tides, loads } = controlledPage();
+    mount(<Lab history={memoryHistory('/')} pages={{ tides }} eagerness={null} />);
+    await inMenu('Tides').click();
+    await expect.poll(() => loads.length).toBe(1);
+    loads[0]?.reject(new Error('ebb'));
+    await expect.element(heading('This page could not be shown')).toBeVisible();
+    await inMenu('Hides').click();
+    await expect.element(heading('Hides')).toHaveFocus();
+    await inMenu('Tides').click();
+    await expect.poll(() => loads.length).toBe(2);
+    loads[1]?.resolve(LabPage);
+    await expect.element(heading('Tides')).toHaveFocus();
+  });
+
   test('offline, says that, and tries again by itself', async () => {
     const online = vi.spyOn(navigator, 'onLine', 'get').mockReturnValue(false);
     const { page: tides, loads } = controlledPage();
@@ -335,6 +350,20 @@ describe('layouts and stages within stages', () => {
         },
       ],
     });
+
+  test('a layout stays with its page while one outside of it loads', async () => {
+    const { page: tides, loads } = controlledPage();
+    mount(<Lab history={memoryHistory('/guide/first')} pages={{ tides }} eagerness={null} />);
+    await expect.element(page.getByRole('heading', { name: 'Chapter First' })).toBeVisible();
+    await inMenu('Tides').click();
+    await expect.element(main()).toHaveAttribute('aria-busy', 'true');
+    expect([...document.querySelectorAll('h1, h2')].map(({ textContent }) => textContent)).toEqual([
+      'Guide to First',
+      'Chapter First',
+    ]);
+    loads[0]?.resolve(LabPage);
+    await expect.element(heading('Tides')).toHaveFocus();
+  });
 
   test('a page that stays while another one loads is where it was', async () => {
     const { page: tides, loads } = controlledPage();

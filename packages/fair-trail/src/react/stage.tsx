@@ -92,6 +92,8 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const [, noteLoad] = useReducer((count: number) => count + 1, 0);
   const [failure, setFailure] = useState<{ readonly key: string; readonly error: unknown } | null>(null);
   const hasFailed = failure?.key === wanted.key;
+  // Whoever comes back to the page wants it to be tried again.
+  if (failure && !hasFailed) setFailure(null);
   const isWaiting = lazy !== null && lazy.page === null && !hasFailed;
 
   // Until the wanted page is there, the last one stays: a page is better than none, unless it says what is no longer so.
@@ -168,10 +170,9 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
       </PageBoundary>
     );
   };
-  const within = useMemo<OuterStage>(
-    () => ({ settings, depth: wanted.depth, arrival: wanted.arrival }),
-    [settings, wanted.depth, wanted.arrival],
-  );
+  // Of what is shown, and not of what is wanted: a layout may be there still for which there is no place any more.
+  const { depth, arrival } = (shown ?? now).content;
+  const within = useMemo<OuterStage>(() => ({ settings, depth, arrival }), [settings, depth, arrival]);
   const surroundings = {
     slots: {
       page: () => (
