@@ -109,7 +109,7 @@ class BrowserRouter implements Router, Presenter {
 
   drawn(): void {
     this.#drawn = this.state.arrivals;
-    for (const resolve of this.#whenDrawn.splice(0)) resolve();
+    this.#endWaiting();
     this.#settle();
   }
 
@@ -132,6 +132,7 @@ class BrowserRouter implements Router, Presenter {
 
   present(content: Element, arrival?: Arrival): void {
     this.#arrivals?.present(content, arrival);
+    this.#endWaiting();
   }
 
   change(change: () => void): void {
@@ -316,6 +317,11 @@ class BrowserRouter implements Router, Presenter {
       return;
     }
     changeView(window, change, () => new Promise((resolve) => this.#whenDrawn.push(resolve)));
+  }
+
+  /** What a view transition waited for is in the document. */
+  #endWaiting(): void {
+    for (const resolve of this.#whenDrawn.splice(0)) resolve();
   }
 
   #notify(): void {

@@ -464,6 +464,26 @@ describe('a page change is a view transition', () => {
   });
 });
 
+test('a view transition ends as soon as a page that was loaded is drawn', async () => {
+  const { page: tides, loads } = controlledPage();
+  const started = vi.spyOn(document, 'startViewTransition');
+  // The limit that a transition otherwise waits for never comes.
+  const wait = window.setTimeout.bind(window);
+  const timers = vi.spyOn(window, 'setTimeout').mockImplementation(((act: () => void, delay?: number) => {
+    return delay === 500 ? 0 : wait(act, delay);
+  }) as typeof window.setTimeout);
+  mount(<Lab history={memoryHistory('/')} pages={{ tides }} eagerness={null} />);
+  await expect.element(heading('Today')).toBeVisible();
+  await inMenu('Tides').click();
+  await expect.poll(() => loads.length).toBe(1);
+  loads[0]?.resolve(LabPage);
+  await expect.element(heading('Tides')).toHaveFocus();
+  expect(started).toHaveBeenCalledTimes(2);
+  for (const { value } of started.mock.results) await (value as ViewTransition).updateCallbackDone;
+  timers.mockRestore();
+  started.mockRestore();
+});
+
 test('a form is the browser’s', async () => {
   const sent = vi.fn((event: Event) => event.preventDefault());
   window.addEventListener('submit', sent, { once: true });
