@@ -316,7 +316,9 @@ class BrowserRouter implements Router, Presenter {
       change();
       return;
     }
-    changeView(window, change, () => new Promise((resolve) => this.#whenDrawn.push(resolve)));
+    // From now on: what is drawn before the transition begins, for another reason, is drawn all the same.
+    const drawn = new Promise<void>((resolve) => this.#whenDrawn.push(resolve));
+    changeView(window, change, drawn);
   }
 
   /** What a view transition waited for is in the document. */

@@ -13,16 +13,17 @@ function mayAnimate(window: Window): boolean {
 /**
  * Makes a change of the document, as a view transition where that may be (CSS View Transitions, section 5).
  *
- * @param change makes it; it may be drawn later, when `whenDrawn` resolves
+ * @param change makes it
+ * @param drawn resolves once it is in the document, which may be later
  */
-export function changeView(window: Window, change: () => void, whenDrawn: () => Promise<void>): void {
+export function changeView(window: Window, change: () => void, drawn: Promise<void>): void {
   if (!mayAnimate(window)) {
     change();
     return;
   }
   const transition = window.document.startViewTransition(async () => {
     change();
-    await Promise.race([whenDrawn(), new Promise((resolve) => window.setTimeout(resolve, longestWait))]);
+    await Promise.race([drawn, new Promise((resolve) => window.setTimeout(resolve, longestWait))]);
   });
   // A newer transition ends this one, and a hidden document has none: the change itself is made all the same.
   for (const stage of [transition.ready, transition.finished]) stage.catch(() => undefined);
