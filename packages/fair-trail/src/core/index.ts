@@ -67,7 +67,7 @@ export {
 } from './router/history.ts';
 export { memoryHistory } from './router/memory-history.ts';
 export { serverHistory } from './router/server-history.ts';
-export { answerRequest, movedAddress, type RequestAnswer } from './router/answer-request.ts';
+export { answerRequest, type RequestAnswer } from './router/answer-request.ts';
 export {
   initialRouter,
   nextRouter,

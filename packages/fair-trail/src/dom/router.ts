@@ -4,7 +4,6 @@ import {
   hashOf,
   initialRouter,
   locate,
-  movedAddress,
   nextRouter,
   waitsForPage,
   warning,
@@ -144,7 +143,7 @@ class BrowserRouter implements Router, Presenter {
   }
 
   connect(): () => void {
-    const { history, window, site, eagerness = 'moderate', arrival = 'focus' } = this.#settings;
+    const { history, window, eagerness = 'moderate', arrival = 'focus' } = this.#settings;
     const arrivals = (this.#arrivals = new Arrivals(window, arrival));
     const ending = new AbortController();
     const { signal } = ending;
@@ -161,8 +160,8 @@ class BrowserRouter implements Router, Presenter {
     // Listening may have given the first entry its key, and the address may have changed since this router was made.
     if (history.current.url === this.state.current.url) this.state = { ...this.state, current: history.current };
     else this.#send({ type: 'traverse', entry: history.current, delta: null });
-    const moved = movedAddress(site, this.state.current.url);
-    if (moved !== null) this.#go(moved, { history: 'replace' }, null);
+    // The machine goes on from an old address by itself.
+    if (this.state.position.movedTo !== null) this.#go(this.state.current.url, { history: 'replace' }, null);
 
     // On the window, where everyone else has had the chance to take the click.
     window.addEventListener('click', (event) => this.#follow(event), { signal });
@@ -222,7 +221,11 @@ class BrowserRouter implements Router, Presenter {
     const before = this.state;
     const { state, effects } = nextRouter(this.#settings.site, before, event);
     if (state === before && effects.length === 0) return;
-    if (!this.#write(effects, link)) return;
+    if (!this.#write(effects, link)) {
+      // The page agreed to be left for a place that cannot be gone to: that wish is over, and the next one is asked anew.
+      if (before.wish) this.#send({ type: 'answer', mayLeave: false });
+      return;
+    }
     this.state = state;
     if (state.arrivals !== before.arrivals) {
       this.#link = link;

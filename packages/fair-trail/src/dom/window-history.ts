@@ -13,21 +13,25 @@ const field = 'fairTrail';
 /** How the addresses of a site are written in the browser's. */
 interface Addressing {
   /** The address of the site that the browser is at. */
-  read(location: LinkAddress): string;
+  readonly read: (location: LinkAddress) => string;
+  /** What stands before that, in the browser's address. */
+  readonly before: (location: LinkAddress) => string;
   /** How a link writes an address of the site. */
-  href(url: string): string;
+  readonly href: (url: string) => string;
   /** The address of the site that a link means; null where the link is the browser's. */
-  address(link: LinkAddress, document: LinkAddress, current: string): string | null;
+  readonly address: (link: LinkAddress, document: LinkAddress, current: string) => string | null;
 }
 
 const paths: Addressing = {
   read: ({ pathname, search, hash }) => pathname + search + hash,
+  before: () => '',
   href: (url) => url,
   address: pathAddress,
 };
 
 const hashes: Addressing = {
   read: ({ hash }) => (hash.startsWith('#/') ? hash.slice(1) : '/'),
+  before: ({ pathname, search }) => pathname + search,
   href: (url) => `#${url}`,
   address: (link, document, current) => {
     // Written as a path, by someone who thought nothing of hashes.
@@ -172,8 +176,8 @@ class BrowserHistory implements SessionHistory {
     try {
       const state = { ...(typeof others === 'object' ? others : null), [field]: kept };
       // Beginning with the origin, so that a path with a doubled slash is not taken for another host.
-      const base = this.#addressing === hashes ? location.pathname + location.search : '';
-      history[method](state, '', location.origin + base + this.#addressing.href(entry.url));
+      const { before, href } = this.#addressing;
+      history[method](state, '', location.origin + before(location) + href(entry.url));
     } catch {
       return false;
     }

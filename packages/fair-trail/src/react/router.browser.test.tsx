@@ -14,6 +14,7 @@ import {
   lab,
   LabPage,
   labPages,
+  labSite,
   LatePage,
   shownAddress,
   shownMarks,
@@ -324,7 +325,7 @@ describe('layouts and stages within stages', () => {
       </>
     );
     mount(
-      <Trail site={labSiteOf()} history={memoryHistory('/guide/first')}>
+      <Trail site={labSite} history={memoryHistory('/guide/first')}>
         <Stage pages={labPages} layouts={{ guide: { layout: Quiet, arrival: 'announce' } }} />
       </Trail>,
     );
@@ -334,22 +335,6 @@ describe('layouts and stages within stages', () => {
     await expect.element(page.getByRole('status')).toHaveTextContent('Second · Lab');
     await expect.element(link).toHaveFocus();
   });
-
-  const labSiteOf = () =>
-    defineSite({
-      name: 'Lab',
-      entries: [
-        {
-          id: 'guide',
-          label: 'Guide',
-          href: '/guide',
-          entries: [
-            { id: 'first', label: 'First', href: '/guide/first' },
-            { id: 'second', label: 'Second', href: '/guide/second' },
-          ],
-        },
-      ],
-    });
 
   test('a layout stays with its page while one outside of it loads', async () => {
     const { page: tides, loads } = controlledPage();
@@ -425,6 +410,20 @@ describe('bad input: the visitor stays, and one warning says why', () => {
     await inMenu('Hides').click();
     await expect.element(heading('Hides')).toBeVisible();
   });
+});
+
+test('a history that refuses after the page has agreed to be left does not leave the visitor stuck', async () => {
+  mount(<Lab />);
+  await inMenu('Form').click();
+  await page.getByRole('textbox').fill('Ruddy');
+  const refusing = vi.spyOn(window.history, 'pushState').mockReturnValue();
+  await inMenu('Hides').click();
+  await page.getByRole('button', { name: 'Leave' }).click();
+  await expect.poll(() => lab.warnings.map(({ code }) => code)).toEqual(['history-refused']);
+  refusing.mockRestore();
+  await inMenu('Hides').click();
+  await page.getByRole('button', { name: 'Leave' }).click();
+  await expect.element(heading('Hides')).toHaveFocus();
 });
 
 test.each([{ fairTrail: 7 }, { fairTrail: { key: 1 } }, 'text', { of: 'another app' }])(

@@ -1,7 +1,7 @@
 import { mayAccess, type Audience } from '../site/entry.ts';
 import { locate, type Position } from '../site/locate.ts';
 import type { Site } from '../site/site.ts';
-import { addressOf, hashOf } from './history.ts';
+import { movedAddress } from './moved-address.ts';
 
 /** What a server is to send, with a status of HTTP (RFC 9110, section 15). */
 export type RequestAnswer =
@@ -18,14 +18,8 @@ export type RequestAnswer =
 export function answerRequest(site: Site, url: string, audience: Audience = []): RequestAnswer {
   const position = locate(site, url);
   const { entry, status } = position;
-  const location = movedAddress(site, url);
+  const location = movedAddress(position, url);
   if (location !== null) return { status: 301, position, location };
   if (!entry || status !== 'exact') return { status: 404, position };
   return { status: mayAccess(entry, audience) === false ? 403 : 200, position };
-}
-
-/** Where an old address leads on to, with the query and the hash that it came with; null for any other address. */
-export function movedAddress(site: Site, url: string): string | null {
-  const { movedTo } = locate(site, url);
-  return movedTo === null ? null : movedTo + addressOf(url).search + hashOf(url);
 }

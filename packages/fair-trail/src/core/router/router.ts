@@ -1,8 +1,8 @@
 import { to, type Transition } from '../interaction/machine.ts';
 import { locate, samePosition, type Position } from '../site/locate.ts';
 import type { Site } from '../site/site.ts';
-import { movedAddress } from './answer-request.ts';
 import { addressOf, hashOf, type HistoryEntry, type Traversal } from './history.ts';
+import { movedAddress } from './moved-address.ts';
 
 /**
  * Where the visitor is. The address leads: position and marks follow it at once, and the page as soon as it is there.
@@ -100,7 +100,7 @@ export function initialRouter(site: Site, current: HistoryEntry): RouterState {
 export function nextRouter(site: Site, state: RouterState, event: RouterEvent): Transition<RouterState, RouterEffect> {
   switch (event.type) {
     case 'navigate': {
-      const wish = { ...event, url: movedAddress(site, event.url) ?? event.url };
+      const wish = { ...event, url: movedAddress(positionOf(site, event.url), event.url) ?? event.url };
       return mustAsk(state, wish.url) ? ask(state, wish, []) : arriveBy(site, state, wish);
     }
     case 'will-traverse': {
@@ -167,7 +167,7 @@ function arriveBy(site: Site, state: RouterState, event: Wish): Transition<Route
     // the app merely puts right, or a change of query, leaves the reader where they are.
     arrives = history !== 'replace' && (sameAddress || isOtherPage(state, url));
   } else {
-    const moved = movedAddress(site, event.entry.url);
+    const moved = movedAddress(positionOf(site, event.entry.url), event.entry.url);
     entry = moved === null ? event.entry : { ...event.entry, url: moved };
     if (moved !== null) effects.push({ type: 'replace', entry });
     arrives = isOtherPage(state, entry.url);

@@ -3,9 +3,9 @@ import { matchTokens } from './match-tokens.ts';
 import { tokenKey, type Path, type Token } from './pathname.ts';
 
 /**
- * A node of a trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text beside
- * params before a param before anything with a wildcard; its cost grows with the segments of the address, not with the
- * entries of the site.
+ * A node of a trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text
+ * beside params before a param before anything with a wildcard; its cost grows with the segments of the address, not
+ * with the entries of the site.
  */
 interface Node {
   literals: Map<string, Node> | undefined;
