@@ -12,6 +12,8 @@ const browser = () => ({
   provider: playwright({
     launchOptions: { executablePath: findChromium() ?? '', args: chromiumArguments },
     contextOptions: { hasTouch: true },
+    // What is not there to be pressed is told by name, well before the whole test ends.
+    actionTimeout: 15_000,
   }),
   viewport: { width: 1280, height: 800 },
   instances: [{ browser: 'chromium' as const }],
@@ -22,6 +24,8 @@ const react18 = (name: string) => new URL(`./compatibility/react-18/node_modules
 
 /** Nothing is measured by the clock: this only ends what would never end. */
 const testTimeout = 60_000;
+/** A busy machine needs longer than a second for a page that is built, served and drawn. */
+const expectation = { poll: { timeout: 10_000 } };
 
 export default defineConfig({
   test: {
@@ -40,6 +44,7 @@ export default defineConfig({
         test: {
           name: 'react-19',
           testTimeout,
+          expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
           browser: browser(),
           provide: { walkSteps: effort(300, 10_000) },
@@ -50,6 +55,7 @@ export default defineConfig({
         test: {
           name: 'react-18',
           testTimeout,
+          expect: expectation,
           include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
           browser: browser(),
           provide: { walkSteps: 40 },
@@ -57,7 +63,13 @@ export default defineConfig({
       },
       {
         plugins: [serveExample()],
-        test: { name: 'example', testTimeout, include: ['examples/**/*.browser.test.ts'], browser: browser() },
+        test: {
+          name: 'example',
+          testTimeout,
+          expect: expectation,
+          include: ['examples/**/*.browser.test.ts'],
+          browser: browser(),
+        },
       },
     ],
   },
