@@ -27,7 +27,9 @@ export { HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
 export { decodeSegment } from './site/pathname.ts';
 export { labelOf, type LabelOptions } from './site/labels.ts';
 export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
-export { menuItems, type Mark, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';
+export { iconOf, menuMarks, type Mark, type Marks } from './site/marks.ts';
+export { LiveMarks } from './site/live-marks.ts';
+export { menuItems, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';
 export {
   breadcrumbs,
   foldBreadcrumbs,
@@ -37,8 +39,8 @@ export {
 } from './site/breadcrumbs.ts';
 export { englishWording, type Wording } from './wording.ts';
 export { element, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
-export { createSharer, share } from './view/share.ts';
-export { ariaCurrent, menuView, type MenuViewOptions } from './view/menu-view.ts';
+export { shareView } from './view/share.ts';
+export { ariaCurrent, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView } from './view/breadcrumb-view.ts';
 export { mainId, skipLinkView } from './view/skip-link-view.ts';
 export { stageView, type StageViewOptions } from './view/stage-view.ts';

@@ -13,14 +13,15 @@ export type CheckedAddress = { readonly address: string } | { readonly code: War
  */
 export function checkAddress(reference: string, location: Location, current: string): CheckedAddress {
   if (reference.length > longestAddress) return { code: 'address-too-long' };
+  const { origin, protocol } = location;
   let url: URL;
   try {
     // Beginning with the origin, so that the current address is never taken for a host.
-    url = new URL(reference, location.origin === 'null' ? location.href : location.origin + current);
+    url = new URL(reference, origin === 'null' ? location.href : origin + current);
   } catch (cause) {
     return { code: 'address-unreadable', cause };
   }
-  if (url.protocol !== location.protocol && !/^https?:$/u.test(url.protocol)) return { code: 'address-unsafe' };
-  if (url.origin !== location.origin) return { code: 'address-elsewhere' };
+  if (url.protocol !== protocol && !/^https?:$/u.test(url.protocol)) return { code: 'address-unsafe' };
+  if (url.origin !== origin) return { code: 'address-elsewhere' };
   return { address: url.pathname + url.search + url.hash };
 }

@@ -20,7 +20,8 @@ import {
   type DisclosureEvent,
 } from '../core/index.ts';
 import { carryOutDisclosure, listenWhileExpanded, watchRoom, type DisclosureParts } from '../dom/index.ts';
-import { useBrowserLayoutEffect, useTrail } from './trail-context.ts';
+import { useLiveMarks } from './live-marks.ts';
+import { useBrowserLayoutEffect, usePlace, useSurroundings } from './trail-context.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 
@@ -59,7 +60,8 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
     onToggle,
     ...attributes
   } = props;
-  const { site, position, audience, records, wording } = useTrail();
+  const { site, audience, records, wording } = useSurroundings();
+  const language = usePlace(({ position }) => position.language);
   const panelId = useId();
   const root = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
@@ -99,9 +101,10 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   }, [isExpanded, parts, send]);
 
   const items = useMemo(
-    () => menuItems(site, menu, { position, audience, records }),
-    [site, menu, position, audience, records],
+    () => menuItems(site, menu, { audience, records, language }),
+    [site, menu, audience, records, language],
   );
+  const marks = useLiveMarks(items);
   const slots = { brand: isFilled(brand), start: isFilled(start), end: isFilled(end), icon: icon !== undefined };
   const room = useRoom(root, send, {
     items,
@@ -117,7 +120,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       panelId,
       expanded: isExpanded,
       room,
-      brandHref: site.home ? hrefOf(site, site.home, {}, position.language) : null,
+      brandHref: site.home ? hrefOf(site, site.home, {}, language) : null,
       brandText: site.name,
       slots,
       wording,
@@ -125,10 +128,15 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   );
   // Of one identity while the app's content is, so that a page change draws none of it again.
   const contents = useMemo(
-    () => ({ brand: () => brand, start: () => start, end: () => end, icon: (name: string) => icon?.(name) ?? null }),
+    () => ({
+      brand: () => brand,
+      start: () => start,
+      end: () => end,
+      icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)),
+    }),
     [brand, start, end, icon],
   );
-  const surroundings = { slots: contents, send: send as (event: unknown) => void };
+  const surroundings = { slots: contents, send: send as (event: unknown) => void, marks };
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
 });
 

@@ -1,6 +1,6 @@
 import { forwardRef, type AnchorHTMLAttributes } from 'react';
 import { skipLinkView } from '../core/index.ts';
-import { useTrail } from './trail-context.ts';
+import { useSurroundings } from './trail-context.ts';
 import { ViewRoot, type ViewSurroundings } from './view.tsx';
 
 export interface SkipLinkProps extends Omit<AnchorHTMLAttributes<HTMLElement>, 'children' | 'href' | 'target'> {
@@ -12,7 +12,7 @@ const surroundings: ViewSurroundings = { slots: {}, send: () => undefined };
 
 /** A link past the navigation. Put it first on the page; it is seen when it has focus. */
 export const SkipLink = forwardRef<HTMLElement, SkipLinkProps>(function SkipLink({ targetId, ...attributes }, ref) {
-  const { wording } = useTrail();
+  const { wording } = useSurroundings();
   const view = skipLinkView(wording, targetId);
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={ref} />;
 });

@@ -1,7 +1,7 @@
 import { useEffect, type ReactNode } from 'react';
 import { labelOf } from '../core/index.ts';
 import type { FailedPageProps, PageProps } from './page.ts';
-import { useTrail } from './trail-context.ts';
+import { useSurroundings } from './trail-context.ts';
 
 /** While it is not known yet what to show. */
 export function Waiting(): ReactNode {
@@ -9,15 +9,15 @@ export function Waiting(): ReactNode {
 }
 
 export function NotFound(): ReactNode {
-  return <h1>{useTrail().wording.notFound}</h1>;
+  return <h1>{useSurroundings().wording.notFound}</h1>;
 }
 
 export function Denied(): ReactNode {
-  return <h1>{useTrail().wording.denied}</h1>;
+  return <h1>{useSurroundings().wording.denied}</h1>;
 }
 
 export function Planned({ position, params }: PageProps): ReactNode {
-  const { site, records, wording } = useTrail();
+  const { site, records, wording } = useSurroundings();
   return (
     <>
       <h1>{position.entry && labelOf(site, position.entry, { params, records, language: position.language })}</h1>
@@ -28,7 +28,7 @@ export function Planned({ position, params }: PageProps): ReactNode {
 
 /** Offers to try again, and does so by itself once the browser is online again. */
 export function FailedPage({ offline, retry }: FailedPageProps): ReactNode {
-  const { wording } = useTrail();
+  const { wording } = useSurroundings();
   useEffect(() => {
     if (!offline) return undefined;
     window.addEventListener('online', retry, { once: true });

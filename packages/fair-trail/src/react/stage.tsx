@@ -27,7 +27,14 @@ import {
   type StageSettings,
 } from './stage-content.ts';
 import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
-import { Context, PresenterContext, useBrowserLayoutEffect, useTrail } from './trail-context.ts';
+import {
+  fixedPlace,
+  PlaceContext,
+  PresenterContext,
+  useBrowserLayoutEffect,
+  usePlaceSource,
+  useTrail,
+} from './trail-context.ts';
 import { ViewRoot } from './view.tsx';
 
 export interface StageProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
@@ -68,8 +75,8 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const { pages, layouts, notFound, denied, planned, failed, ...attributes } = props;
   const outer = useContext(OuterContext);
   const router = useContext(PresenterContext);
-  const trail = useTrail();
-  const { position, url, audience } = trail;
+  const source = usePlaceSource();
+  const { position, url, audience, wording } = useTrail();
   const element = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => element.current, []);
 
@@ -153,7 +160,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const onError = (error: unknown) => router?.warn('page-failed', error);
 
   const drawPage = () => {
-    if (!shown) return late ? <p className="ft-stage-note">{trail.wording.loading}</p> : <Waiting />;
+    if (!shown) return late ? <p className="ft-stage-note">{wording.loading}</p> : <Waiting />;
     const { content, position: at } = shown;
     const page = hasFailed ? null : componentOf(content);
     const own = { position: at, params: at.params };
@@ -177,11 +184,9 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
     slots: {
       page: () => (
         // The page that is still shown while another is loaded is at its own address, and must not change beneath that.
-        <Context.Provider
-          value={shown && shown !== now ? { ...trail, position: shown.position, url: shown.url } : trail}
-        >
+        <PlaceContext.Provider value={shown && shown !== now ? fixedPlace(shown) : source}>
           <OuterContext.Provider value={within}>{drawPage()}</OuterContext.Provider>
-        </Context.Provider>
+        </PlaceContext.Provider>
       ),
     },
     send: noEvents,

@@ -1,13 +1,10 @@
-import { createContext, useContext, useEffect, useLayoutEffect } from 'react';
+import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
 import type { Audience, Position, Site, SiteRecords, Wording } from '../core/index.ts';
 import type { NavigateOptions, Presenter, Router } from '../dom/index.ts';
 
-/** What every component of a trail knows. */
-export interface TrailContext {
+/** What stays as it is while the visitor goes from page to page. */
+export interface Surroundings {
   readonly site: Site;
-  readonly position: Position;
-  /** The current address: path, query and hash. */
-  readonly url: string;
   readonly audience: Audience;
   readonly records: SiteRecords;
   readonly wording: Wording;
@@ -17,7 +14,26 @@ export interface TrailContext {
   readonly navigate: (url: string, options?: NavigateOptions) => void;
 }
 
-export const Context = createContext<TrailContext | null>(null);
+/** Where the visitor is. */
+export interface Place {
+  readonly position: Position;
+  /** The current address: path, query and hash. */
+  readonly url: string;
+}
+
+/** What every component of a trail knows. */
+export interface TrailContext extends Surroundings, Place {}
+
+/** Tells where the visitor is to those who ask, so that a page change draws nothing but what depends on it. */
+export interface PlaceSource {
+  /** The same object while the place is the same. */
+  readonly read: () => Place;
+  readonly subscribe: (listener: () => void) => () => void;
+}
+
+export const SurroundingsContext = createContext<Surroundings | null>(null);
+
+export const PlaceContext = createContext<PlaceSource | null>(null);
 
 /** Whom the parts that show content tell about it; null where another router is in charge. */
 export const PresenterContext = createContext<(Router & Presenter) | null>(null);
@@ -25,18 +41,47 @@ export const PresenterContext = createContext<(Router & Presenter) | null>(null)
 /** A server has no layout to wait for, and says so in its log where one tries. */
 export const useBrowserLayoutEffect = typeof document === 'undefined' ? useEffect : useLayoutEffect;
 
+/** A place that does not change: another one needs another source. */
+export function fixedPlace(place: Place): PlaceSource {
+  return { read: () => place, subscribe: () => () => undefined };
+}
+
+function within<Value>(context: Value | null): Value {
+  if (context === null) throw new Error('This component needs a Trail around it: <Trail site={site}>…</Trail>.');
+  return context;
+}
+
+export function useSurroundings(): Surroundings {
+  return within(useContext(SurroundingsContext));
+}
+
+export function usePlaceSource(): PlaceSource {
+  return within(useContext(PlaceContext));
+}
+
+/**
+ * Something about where the visitor is. The component renders again only when that is something else.
+ *
+ * @param select must give the same value for the same place
+ */
+export function usePlace<Value>(select: (place: Place) => Value): Value {
+  const { subscribe, read } = usePlaceSource();
+  const readPart = () => select(read());
+  return useSyncExternalStore(subscribe, readPart, readPart);
+}
+
 /** All that a trail's components know. @throws Error outside of a `Trail` */
 export function useTrail(): TrailContext {
-  const context = useContext(Context);
-  if (!context) throw new Error('This component needs a Trail around it: <Trail site={site}>…</Trail>.');
-  return context;
+  const surroundings = useSurroundings();
+  const place = usePlace((current) => current);
+  return useMemo(() => ({ ...surroundings, ...place }), [surroundings, place]);
 }
 
 /** Where the visitor is in the site. Within a `Stage`, where the page that is shown is. */
 export function usePosition(): Position {
-  return useTrail().position;
+  return usePlace(({ position }) => position);
 }
 
 export function useSite(): Site {
-  return useTrail().site;
+  return useSurroundings().site;
 }

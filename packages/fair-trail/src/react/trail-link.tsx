@@ -1,7 +1,7 @@
-import { forwardRef, type AnchorHTMLAttributes } from 'react';
+import { forwardRef, useMemo, type AnchorHTMLAttributes } from 'react';
 import { addressOf, ariaCurrent, hrefIn, labelOf, locate, samePosition } from '../core/index.ts';
 import { PrintedLink } from './links.tsx';
-import { useTrail } from './trail-context.ts';
+import { usePlace, useSurroundings } from './trail-context.ts';
 
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
   /** The id of the entry to link to. */
@@ -22,16 +22,18 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
  */
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
   const { entry: id, params = {}, search = '', hash = '', children, ...attributes } = props;
-  const { site, position, records } = useTrail();
-  const path = hrefIn(site, id, position.language, params);
+  const { site, records } = useSurroundings();
+  const language = usePlace(({ position }) => position.language);
+  const path = hrefIn(site, id, language, params);
   const entry = site.entry(id);
-  const isHere = position.status === 'exact' && samePosition(position, locate(site, addressOf(path)));
+  const target = useMemo(() => locate(site, addressOf(path)), [site, path]);
+  const isHere = usePlace(({ position }) => position.status === 'exact' && samePosition(position, target));
   const link = {
     ref,
     'aria-current': ariaCurrent(isHere ? 'page' : null) ?? undefined,
     ...attributes,
     href: path + search + hash,
-    children: children ?? (entry && labelOf(site, entry, { params, records, language: position.language })),
+    children: children ?? (entry && labelOf(site, entry, { params, records, language })),
   };
   return <PrintedLink attributes={link} />;
 });

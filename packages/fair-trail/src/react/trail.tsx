@@ -6,7 +6,7 @@ import {
   samePosition,
   titleOf,
   type Audience,
-  type Position,
+  type RouterState,
   type SessionHistory,
   type Site,
   type SiteRecords,
@@ -27,7 +27,15 @@ import {
   type Router,
 } from '../dom/index.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
-import { Context, PresenterContext, useBrowserLayoutEffect } from './trail-context.ts';
+import {
+  fixedPlace,
+  PlaceContext,
+  PresenterContext,
+  SurroundingsContext,
+  useBrowserLayoutEffect,
+  type Place,
+  type PlaceSource,
+} from './trail-context.ts';
 
 export interface TrailProps {
   readonly site: Site;
@@ -95,7 +103,9 @@ function GivenTrail({ url, ...props }: Omit<TrailProps, 'history'> & { readonly 
     (to: string, options: NavigateOptions = {}) => (onNavigate ?? loadAddress)(to, options),
     [onNavigate],
   );
-  return <Provide {...props} url={url} position={position} router={null} navigate={navigate} />;
+  // A new source for each place: whatever else the other router draws for it knows of the place in the same breath.
+  const place = useMemo(() => fixedPlace({ position, url }), [position, url]);
+  return <Provide {...props} place={place} router={null} navigate={navigate} />;
 }
 
 /** Without a router that was told of, the browser goes there. */
@@ -120,12 +130,20 @@ function RoutedTrail({ history, renderedUrl, ...props }: Omit<TrailProps, 'url'>
       }),
     [site, history, arrival, eagerness, viewTransitions, onWarning],
   );
-  const read = () => router.state;
   const rendered = useMemo(
     () => (renderedUrl === undefined ? null : initialRouter(site, { url: renderedUrl, key: 'rendered' })),
     [site, renderedUrl],
   );
+  const read = () => router.state;
   const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
+  const livePlace = useMemo(() => followPlace(router), [router]);
+  const renderedPlace = useMemo(() => (rendered ? fixedPlace(placeOf(rendered)) : livePlace), [rendered, livePlace]);
+  // Changes once, when what the server rendered has been taken over: from then on each part follows by itself.
+  const place = useSyncExternalStore(
+    neverChanges,
+    () => livePlace,
+    () => renderedPlace,
+  );
   const title = titleOf(site, state.position, wording?.notFound ?? englishWording.notFound, records);
   useBrowserLayoutEffect(() => router.connect(), [router]);
   // By now the document shows this state, or as much of it as there is.
@@ -134,7 +152,23 @@ function RoutedTrail({ history, renderedUrl, ...props }: Omit<TrailProps, 'url'>
     router.drawn();
   }, [router, state.arrivals, title]);
   const navigate = useMemo(() => router.navigate.bind(router), [router]);
-  return <Provide {...props} url={state.current.url} position={state.position} router={router} navigate={navigate} />;
+  return <Provide {...props} place={place} router={router} navigate={navigate} />;
+}
+
+const neverChanges = () => () => undefined;
+
+function placeOf({ position, current }: RouterState): Place {
+  return { position, url: current.url };
+}
+
+function followPlace(router: Router): PlaceSource {
+  let last = placeOf(router.state);
+  const read = (): Place => {
+    const next = placeOf(router.state);
+    if (last.position !== next.position || last.url !== next.url) last = next;
+    return last;
+  };
+  return { read, subscribe: router.subscribe };
 }
 
 /** Holds the value of the last drawing, for what is called later than that. */
@@ -147,29 +181,30 @@ function useLatest<Value>(value: Value): { readonly current: Value } {
 }
 
 interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
-  readonly url: string;
-  readonly position: Position;
+  readonly place: PlaceSource;
   readonly router: (Router & Presenter) | null;
   readonly navigate: (url: string, options?: NavigateOptions) => void;
 }
 
 function Provide(props: ProvideProps): ReactNode {
-  const { site, url, position, router, navigate, link = null, children } = props;
+  const { site, place, router, navigate, link = null, children } = props;
   const { audience = noAudience, records = noRecords, wording: ownWording } = props;
   const wording = useMemo(() => ({ ...englishWording, ...ownWording }), [ownWording]);
   const value = useMemo(
-    () => ({ site, position, url, audience, records, wording, router, navigate }),
-    [site, position, url, audience, records, wording, router, navigate],
+    () => ({ site, audience, records, wording, router, navigate }),
+    [site, audience, records, wording, router, navigate],
   );
   const links = useMemo(
     () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),
     [router, link],
   );
   return (
-    <Context.Provider value={value}>
-      <PresenterContext.Provider value={router}>
-        <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
-      </PresenterContext.Provider>
-    </Context.Provider>
+    <SurroundingsContext.Provider value={value}>
+      <PlaceContext.Provider value={place}>
+        <PresenterContext.Provider value={router}>
+          <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
+        </PresenterContext.Provider>
+      </PlaceContext.Provider>
+    </SurroundingsContext.Provider>
   );
 }

@@ -1,8 +1,14 @@
-import { useState } from 'react';
-import { createSharer } from '../core/index.ts';
+import { useRef } from 'react';
+import { shareView, type ViewElement } from '../core/index.ts';
+import { useBrowserLayoutEffect } from './trail-context.ts';
 
-/** The value, made of the last one's parts wherever they are equal, so that only what changed renders again. */
-export function useShared<Value>(value: Value): Value {
-  const [shareWithLast] = useState(createSharer<Value>);
-  return shareWithLast(value);
+/** The view, made of the last one's parts wherever they are equal, so that only what changed renders again. */
+export function useShared<View extends ViewElement | null>(view: View): View {
+  const last = useRef<View | null>(null);
+  // eslint-disable-next-line react-hooks/refs -- Only identities depend on it, and never what is shown.
+  const shared = shareView(last.current, view);
+  useBrowserLayoutEffect(() => {
+    last.current = shared;
+  });
+  return shared;
 }

@@ -7,13 +7,23 @@ import {
   type ReactNode,
   type Ref,
 } from 'react';
+import {
+  markedView,
+  type LiveMarks,
+  type MenuItem,
+  type ViewElement,
+  type ViewNode,
+  type ViewSlot,
+} from '../core/index.ts';
 import { PrintedLink } from './links.tsx';
-import type { ViewElement, ViewNode, ViewSlot } from '../core/index.ts';
+import { MarksContext, useMark } from './live-marks.ts';
 
 /** What the app puts into a view, and where the view's events go. Held in a context, so that views need no props. */
 export interface ViewSurroundings {
   readonly slots: Readonly<Record<string, (about: string) => ReactNode>>;
   readonly send: (event: unknown) => void;
+  /** What marks the items of the view's menu, where the view leaves that open. */
+  readonly marks?: LiveMarks;
 }
 
 /** Apart from the slots, so that an element with none in it does not render again when they change. */
@@ -35,24 +45,56 @@ export interface ViewRootProps {
 /** Prints a view with React. */
 export function ViewRoot({ view, surroundings, attributes = {}, elementRef }: ViewRootProps): ReactNode {
   const { className, ...others } = attributes;
-  const props = { ...propsOf(view, surroundings.send), ...others, ref: elementRef };
+  const props = { ...propsOf(view), ...handlersOf(view, surroundings.send), ...others, ref: elementRef };
   const classes = [view.attributes['class'], className].filter(Boolean).join(' ');
   return (
     <SendContext.Provider value={surroundings.send}>
       <SlotsContext.Provider value={surroundings.slots}>
-        {createElement(view.tag, { ...props, className: classes || undefined }, ...view.children.map(print))}
+        <MarksContext.Provider value={surroundings.marks ?? null}>
+          {createElement(view.tag, { ...props, className: classes || undefined }, ...view.children.map(print))}
+        </MarksContext.Provider>
       </SlotsContext.Provider>
     </SendContext.Provider>
   );
 }
 
-/** Renders again only when its part of the view has changed. */
-const PrintedElement = memo(function PrintedElement({ node }: { readonly node: ViewElement }): ReactNode {
+/**
+ * Prints one part of a view. What has something to wait for is a component of its own, so that only that part renders
+ * again: a list, what shows a mark, what sends an event, a slot. All else is printed with what holds it.
+ */
+function print(node: ViewNode): ReactNode {
+  if (typeof node === 'string') return node;
+  const key = keyOf(node);
+  if ('slot' in node) return <PrintedSlot key={key} node={node} />;
+  if (node.item) return <PrintedMark key={key} node={node} item={node.item} />;
+  if (node.on) return <PrintedControl key={key} node={node} />;
+  if (node.tag === 'ul') return <PrintedList key={key} node={node} />;
+  return printElement(node, propsOf(node), key);
+}
+
+function printElement(node: ViewElement, props: Readonly<Record<string, unknown>>, key?: string): ReactNode {
+  const children = node.children.map(print);
+  if (node.tag === 'a') return <PrintedLink key={key} attributes={{ ...props, children }} />;
+  return createElement(node.tag, key === undefined ? props : { ...props, key }, ...children);
+}
+
+/** Renders again only when its part of the view has changed, or its item's mark. */
+const PrintedMark = memo(function PrintedMark(props: {
+  readonly node: ViewElement;
+  readonly item: MenuItem;
+}): ReactNode {
+  const node = markedView(props.node, useMark(props.item));
+  return printElement(node, propsOf(node));
+});
+
+const PrintedControl = memo(function PrintedControl({ node }: { readonly node: ViewElement }): ReactNode {
   const send = useContext(SendContext);
-  const props = propsOf(node, send);
+  return printElement(node, { ...propsOf(node), ...handlersOf(node, send) });
+});
+
+const PrintedList = memo(function PrintedList({ node }: { readonly node: ViewElement }): ReactNode {
   const children = node.children.length > longList ? printParts(node.children) : node.children.map(print);
-  if (node.tag === 'a') return createElement(PrintedLink, { attributes: { ...props, children } });
-  return createElement(node.tag, props, ...children);
+  return createElement(node.tag, propsOf(node), ...children);
 });
 
 /** From here on, a list is printed in parts, so that a change within it need not compare all of it. */
@@ -106,17 +148,16 @@ function PrintedSlot({ node }: { readonly node: ViewSlot }): ReactNode {
   return useContext(SlotsContext)[node.slot]?.(node.about) ?? null;
 }
 
-function print(node: ViewNode): ReactNode {
-  if (typeof node === 'string') return node;
-  if ('slot' in node) return <PrintedSlot key={keyOf(node)} node={node} />;
-  return <PrintedElement key={keyOf(node)} node={node} />;
+function propsOf(node: ViewElement): Record<string, unknown> {
+  const props: Record<string, unknown> = {};
+  for (const name in node.attributes) props[reactNames[name] ?? name] = node.attributes[name];
+  return props;
 }
 
-function propsOf(node: ViewElement, send: (event: unknown) => void): Record<string, unknown> {
-  const props: Record<string, unknown> = {};
-  for (const [name, value] of Object.entries(node.attributes)) props[reactNames[name] ?? name] = value;
+function handlersOf(node: ViewElement, send: (event: unknown) => void): Record<string, () => void> {
+  const handlers: Record<string, () => void> = {};
   for (const [name, event] of Object.entries(node.on ?? {})) {
-    props[`on${name.charAt(0).toUpperCase()}${name.slice(1)}`] = () => send(event);
+    handlers[`on${name.charAt(0).toUpperCase()}${name.slice(1)}`] = () => send(event);
   }
-  return props;
+  return handlers;
 }

@@ -1,12 +1,10 @@
 import { mayAccess, textIn, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
-import { labelOf, ownParams } from './labels.ts';
+import { labelOf } from './labels.ts';
 import { unknownPosition, type Position } from './locate.ts';
-import { recordsOf, sameParams, type SiteRecord, type SiteRecords } from './records.ts';
+import { menuMarks, withMarks, type Mark } from './marks.ts';
+import { recordsOf, type SiteRecord, type SiteRecords } from './records.ts';
 import type { MenuNode, Site } from './site.ts';
-
-/** What a menu item shows of the position: the page itself, a section that holds it, or nothing. */
-export type Mark = 'page' | 'section' | null;
 
 /**
  * What an item is: a `link`; a `group` of others without an address; a `divider`; a `reserved` cell, kept for what a
@@ -55,7 +53,8 @@ export interface Visit {
  */
 export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly MenuItem[] {
   const position = visit.position ?? unknownPosition(site);
-  return markItems(itemsAtRest(site, menu, visit, position.language), position);
+  const items = itemsAtRest(site, menu, visit, position.language);
+  return withMarks(items, menuMarks(items, position));
 }
 
 /** What a menu at rest was made of, and the items that came of it. */
@@ -171,49 +170,6 @@ class MenuResolver {
     };
     return [item];
   }
-}
-
-/** The items with their marks. Those that neither are marked nor hold one that is are the same objects. */
-function markItems(items: readonly MenuItem[], position: Position): readonly MenuItem[] {
-  const depths = new Map(position.path.map((entry, index) => [entry, index]));
-
-  const markSiblings = (siblings: readonly MenuItem[]): readonly MenuItem[] => {
-    let best = 0;
-    let bestIndex = -1;
-    let marked: MenuItem[] | undefined;
-    for (const [index, item] of siblings.entries()) {
-      const below = item.items.length > 0 ? markSiblings(item.items) : item.items;
-      const holdsMark = below !== item.items;
-      if (holdsMark) (marked ??= [...siblings])[index] = { ...item, items: below };
-      const rank = rankOf(item, holdsMark);
-      if (rank > best) [best, bestIndex] = [rank, index];
-    }
-    const result = marked ?? [...siblings];
-    const item = result[bestIndex];
-    if (!item) return siblings;
-    const mark: Mark = best === Number.POSITIVE_INFINITY ? 'page' : 'section';
-    result[bestIndex] = { ...item, mark, icon: item.entry?.currentIcon ?? item.icon };
-    return result;
-  };
-
-  /** How well an item fits: not at all (0), through what it holds, as an ancestor, or as the page itself. */
-  const rankOf = ({ kind, entry, params }: MenuItem, holdsMark: boolean): number => {
-    const throughItems = holdsMark ? 1 : 0;
-    if (entry === null || (kind !== 'link' && kind !== 'group')) return throughItems;
-    const depth = depths.get(entry);
-    if (depth === undefined) return throughItems;
-
-    // A param that stands for nothing, as a wildcard may, is the same as none.
-    const given = Object.entries(ownParams(entry, position.params)).filter(([, value]) => value !== '');
-    const isSamePlace = sameParams(params, Object.fromEntries(given));
-    if (isSamePlace && entry === position.entry && position.status === 'exact') return Number.POSITIVE_INFINITY;
-    // An item for one place is no section of another; one for the whole entry is the section of all in it.
-    if (Object.keys(params).length > 0 && !isSamePlace) return throughItems;
-    // The entry at "/" is nobody's section: it would be lit on every page.
-    return entry.isRoot ? throughItems : depth + 2;
-  };
-
-  return markSiblings(items);
 }
 
 /** No divider stands at an end or beside another: what was between them may be hidden from this visitor. */

@@ -48,7 +48,7 @@ export function barView(options: BarViewOptions): ViewElement {
   );
   const items = options.items.flatMap(inRow);
   const panel = element('div', { class: 'ft-bar-panel', id: options.panelId }, [
-    menuView(items, { wording, icons: slots.icon }),
+    menuView(items, { wording, icons: slots.icon, nested: false }),
   ]);
   const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, [toggle, panel]);
   const row = element('div', { class: 'ft-bar-row', 'data-ft-room': roomName(options.room) }, [
@@ -77,16 +77,6 @@ function slotView(name: 'start' | 'end'): ViewElement {
 }
 
 /** A bar is one row of links: an item's own link stands in it without those below, a group gives its items instead. */
-function inRow(item: MenuItem): MenuItem[] {
-  if (item.kind === 'group') return item.items.flatMap(inRow);
-  return item.items.length === 0 ? [item] : [alone(item)];
-}
-
-const aloneItems = new WeakMap<MenuItem, MenuItem>();
-
-/** The item without those below it; of one object, the same. */
-function alone(item: MenuItem): MenuItem {
-  const known = aloneItems.get(item) ?? { ...item, items: [] };
-  aloneItems.set(item, known);
-  return known;
+function inRow(item: MenuItem): readonly MenuItem[] {
+  return item.kind === 'group' ? item.items.flatMap(inRow) : [item];
 }

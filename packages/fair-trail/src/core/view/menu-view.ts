@@ -1,4 +1,5 @@
-import type { MenuItem, Mark } from '../site/menus.ts';
+import { iconOf, type Mark } from '../site/marks.ts';
+import type { MenuItem } from '../site/menus.ts';
 import type { Wording } from '../wording.ts';
 import { element, slot, type ViewElement, type ViewNode } from './view.ts';
 
@@ -6,6 +7,8 @@ export interface MenuViewOptions {
   readonly wording: Wording;
   /** Whether the app draws icons: only then is there a slot for them. Default: false. */
   readonly icons?: boolean;
+  /** Whether items show those below them. Default: true. */
+  readonly nested?: boolean;
 }
 
 /** The value of `aria-current` (WAI-ARIA 1.2, section 6.6) that states a mark. */
@@ -29,16 +32,16 @@ const knownViews = new WeakMap<MenuItem, MenuViewOptions & { readonly view: View
 function itemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
   // Many places of a menu share one object for what says nothing.
   if (item.kind !== 'link' && item.kind !== 'group') return newItemView(item, index, options);
-  const { wording, icons = false } = options;
+  const { wording, icons = false, nested = true } = options;
   const known = knownViews.get(item);
-  if (known?.wording === wording && known.icons === icons) return known.view;
+  if (known?.wording === wording && known.icons === icons && known.nested === nested) return known.view;
   const view = newItemView(item, index, options);
-  knownViews.set(item, { wording, icons, view });
+  knownViews.set(item, { wording, icons, nested, view });
   return view;
 }
 
 function newItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
-  const { wording } = options;
+  const { wording, nested = true } = options;
   switch (item.kind) {
     case 'divider':
     case 'reserved':
@@ -51,19 +54,22 @@ function newItemView(item: MenuItem, index: number, options: MenuViewOptions): V
     case 'link':
     case 'group': {
       const lead = item.kind === 'group' ? groupLabelView(item) : linkView(item, options);
-      const below = item.items.length > 0 ? menuView(item.items, options) : null;
+      const below = nested && item.items.length > 0 ? menuView(item.items, options) : null;
       return element('li', { class: 'ft-menu-item' }, [lead, below], { key: keyOf(item) });
     }
   }
 }
 
 function groupLabelView(item: MenuItem): ViewElement {
-  return element('span', { class: 'ft-group-label', 'aria-current': ariaCurrent(item.mark) }, [item.label]);
+  const attributes = { class: 'ft-group-label', 'aria-current': ariaCurrent(item.mark) };
+  return element('span', attributes, [item.label], { item });
 }
 
 function linkView(item: MenuItem, { wording, icons }: MenuViewOptions): ViewElement {
   const newTab = item.entry?.opens === 'new-tab';
-  const icon = icons && item.icon ? slot('icon', item.icon) : null;
+  // Some icons are there only while their item is marked: their place always is.
+  const hasIcon = icons && (item.icon ?? item.entry?.currentIcon ?? null) !== null;
+  const icon = hasIcon ? slot('icon', item.icon ?? '') : null;
   const badge = item.badge === null ? null : element('span', { class: 'ft-badge' }, [item.badge], { key: 'badge' });
   const children: (ViewNode | null)[] = [icon, element('span', { class: 'ft-label' }, [item.label]), badge];
   if (newTab) children.push(newTabView(wording));
@@ -77,7 +83,26 @@ function linkView(item: MenuItem, { wording, icons }: MenuViewOptions): ViewElem
       rel: newTab ? 'noopener' : null,
     },
     children,
+    { item },
   );
+}
+
+/** The view of a menu item's link or label, as it is with a mark. */
+export function markedView(view: ViewElement, mark: Mark): ViewElement {
+  const { item } = view;
+  if (!item || item.mark === mark) return view;
+  const { 'aria-current': _, ...attributes } = view.attributes;
+  const current = ariaCurrent(mark);
+  const icon = iconOf(item, mark) ?? '';
+  return {
+    ...view,
+    attributes: current === null ? attributes : { ...attributes, 'aria-current': current },
+    children: view.children.map((child) => (isIcon(child) ? slot('icon', icon) : child)),
+  };
+}
+
+function isIcon(node: ViewNode): boolean {
+  return typeof node !== 'string' && 'slot' in node && node.slot === 'icon';
 }
 
 /** The sign for eyes is drawn by the stylesheet; the words are for ears. */

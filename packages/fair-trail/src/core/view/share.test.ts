@@ -1,21 +1,54 @@
 import * as fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { share } from './share.ts';
+import { defineSite } from '../site/define.ts';
+import { menuItems } from '../site/menus.ts';
+import { marram } from '../site/site.samples.ts';
+import { shareView } from './share.ts';
+import { element, slot, type ViewElement, type ViewNode } from './view.ts';
+
+const cell = (label: string, key = label) => element('li', { class: 'cell' }, [label], { key });
 
 test('what is equal keeps its identity, and what changed does not', () => {
-  const last = { children: [{ label: 'Hides' }, { label: 'Tides' }], name: 'main' };
-  const next = share(last, { children: [{ label: 'Hides' }, { label: 'Visit' }], name: 'main' });
+  const last = element('ul', {}, [cell('Hides'), cell('Tides'), slot('icon', 'sun')]);
+  const next = shareView(last, element('ul', {}, [cell('Hides'), cell('Visit'), slot('icon', 'sun')]));
   expect(next.children[0]).toBe(last.children[0]);
   expect(next.children[1]).not.toBe(last.children[1]);
-  expect(share(last, structuredClone(last))).toBe(last);
+  expect(next.children[2]).toBe(last.children[2]);
+  expect(shareView(last, structuredClone(last))).toBe(last);
+  expect(shareView(null, last)).toBe(last);
+  expect(shareView(last, null)).toBeNull();
 });
 
-test('the answer always equals the next value', () => {
-  const json = fc.jsonValue({ maxDepth: 4 });
+test('another item is another element, whatever it looks like', () => {
+  const site = defineSite(marram);
+  const [one] = menuItems(site, 'main');
+  const [other] = menuItems(site, 'main', { audience: ['ringer'] });
+  if (!one || !other) throw new Error('the sample site has a main menu');
+  const last = element('a', { href: '/' }, [], { item: one });
+  expect(shareView(last, element('a', { href: '/' }, [], { item: one }))).toBe(last);
+  expect(shareView(last, element('a', { href: '/' }, [], { item: { ...other } }))).not.toBe(last);
+});
+
+const word = fc.constantFrom('a', 'b');
+const { tree } = fc.letrec<{ tree: ViewElement; node: ViewNode }>((tie) => ({
+  node: fc.oneof(
+    { maxDepth: 4 },
+    word,
+    word.map((name) => slot(name)),
+    tie('tree'),
+  ),
+  tree: fc
+    .tuple(word, fc.dictionary(word, word), fc.array(tie('node'), { maxLength: 3 }), fc.option(word))
+    .map(([tag, attributes, children, type]) =>
+      element(tag, attributes, children, type ? { on: { click: { type } } } : {}),
+    ),
+}));
+
+test('the answer always equals the next view', () => {
   fc.assert(
-    fc.property(json, json, (last, next) => {
-      expect(share(last, structuredClone(next))).toEqual(next);
-      expect(share(next, structuredClone(next))).toBe(next);
+    fc.property(tree, tree, (last, next) => {
+      expect(shareView(last, structuredClone(next))).toEqual(next);
+      expect(shareView(next, structuredClone(next))).toBe(next);
     }),
     { numRuns: 1000 },
   );

@@ -1,3 +1,5 @@
+import type { MenuItem } from '../site/menus.ts';
+
 /**
  * What the core decides and a framework prints: plain elements with their attributes, text, and named slots for what
  * the app brings. Nothing here knows a framework, so all of them print the same document.
@@ -13,6 +15,8 @@ export interface ViewElement {
   readonly children: readonly ViewNode[];
   /** The machine event that each DOM event stands for, by the DOM event's name. */
   readonly on?: Readonly<Record<string, unknown>>;
+  /** The menu item whose mark the element shows, for those who follow marks one by one (`markedView`). */
+  readonly item?: MenuItem;
 }
 
 /** Where the app's own content goes. */
@@ -25,6 +29,7 @@ export interface ViewSlot {
 interface ElementExtras {
   readonly key?: string;
   readonly on?: Readonly<Record<string, unknown>>;
+  readonly item?: MenuItem;
 }
 
 /** An element; attributes that are null or false are left out, and true is written as HTML writes a boolean. */
@@ -39,8 +44,7 @@ export function element(
     if (value !== null && value !== false) written[name] = value === true ? '' : value;
   }
   const present = children.filter((child) => child !== null);
-  const node = { tag, key: extras.key ?? tag, attributes: written, children: present };
-  return extras.on ? { ...node, on: extras.on } : node;
+  return { tag, key: tag, ...extras, attributes: written, children: present };
 }
 
 export function slot(name: string, about = ''): ViewSlot {
