@@ -37,6 +37,7 @@ export default defineConfig({
           environment: 'node',
           include: ['packages/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
           exclude: ['**/node_modules/**', '**/dist/**', '**/*.browser.test.*'],
+          provide: { machineRuns: effort(1000, 10_000) },
         },
       },
       {
