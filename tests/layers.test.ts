@@ -10,6 +10,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/core': [],
   'fair-trail/src/dom': ['fair-trail/src/core'],
   'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
+  'fair-trail/src/testing': ['fair-trail/src/core', 'vitest'],
   cli: [
     'fair-trail/src/core',
     'commander',

@@ -29,7 +29,7 @@ export { labelOf, type LabelOptions } from './site/labels.ts';
 export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
 export { iconOf, menuMarks, type Mark, type Marks } from './site/marks.ts';
 export { LiveMarks } from './site/live-marks.ts';
-export { menuItems, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';
+export { menuItems, type Badges, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';
 export {
   breadcrumbs,
   foldBreadcrumbs,
@@ -40,11 +40,12 @@ export {
 export { englishWording, type Wording } from './wording.ts';
 export { element, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
 export { shareView } from './view/share.ts';
-export { ariaCurrent, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
+export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView } from './view/breadcrumb-view.ts';
 export { mainId, skipLinkView } from './view/skip-link-view.ts';
 export { stageView, type StageViewOptions } from './view/stage-view.ts';
-export { barView, roomName, type BarViewOptions } from './view/bar-view.ts';
+export { barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
+export { panelFormOf, type PanelForm } from './view/panel-view.ts';
 export type { Transition } from './interaction/machine.ts';
 export {
   closedDisclosure,
@@ -53,6 +54,32 @@ export {
   type DisclosureEvent,
   type DisclosureState,
 } from './interaction/disclosure.ts';
+export {
+  closedDisclosures,
+  nextDisclosures,
+  type DisclosuresEffect,
+  type DisclosuresEvent,
+  type DisclosuresState,
+} from './interaction/disclosures.ts';
+export {
+  hoverTimes,
+  nextHover,
+  noHover,
+  type HoverEffect,
+  type HoverEvent,
+  type HoverState,
+  type HoverTimes,
+} from './interaction/hover.ts';
+export { isInCorridor, type Box, type Point } from './interaction/corridor.ts';
+export {
+  condenseSizes,
+  nextCondense,
+  notCondensed,
+  type CondenseSizes,
+  type CondenseState,
+  type ScrollReport,
+} from './interaction/condense.ts';
+export { keyTarget, type KeyWalk } from './interaction/keys.ts';
 export { apportion, type FlexItem } from './layout/apportion.ts';
 export { fit, type FitItem, type FitOptions } from './layout/fit.ts';
 export { readFlex, writeFlex, type Flex, type FlexBasis } from './layout/flex.ts';

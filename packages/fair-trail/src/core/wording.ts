@@ -4,6 +4,12 @@ export interface Wording {
   readonly mainNavigation: string;
   /** On the button that opens the menu where room is short. */
   readonly menu: string;
+  /** On the same button while a menu covers the screen. */
+  readonly close: string;
+  /** On the button that shows the items that do not fit. */
+  readonly more: string;
+  /** On the button that opens the panel of an item that is a page too. `{label}` is the item's. */
+  readonly pagesIn: string;
   /** The name of the breadcrumbs' navigation landmark. */
   readonly breadcrumbs: string;
   readonly skipToContent: string;
@@ -32,6 +38,9 @@ export interface Wording {
 export const englishWording: Wording = {
   mainNavigation: 'Main',
   menu: 'Menu',
+  close: 'Close',
+  more: 'More',
+  pagesIn: 'Pages in {label}',
   breadcrumbs: 'Breadcrumbs',
   skipToContent: 'Skip to content',
   opensNewTab: 'opens in a new tab',

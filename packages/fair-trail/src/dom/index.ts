@@ -12,3 +12,14 @@ export { carryOutDisclosure, listenWhileExpanded, type DisclosureParts } from '.
 export { watchRoom, type RoomReport } from './room.ts';
 export { contentStart, focusOnce } from './focus.ts';
 export { followGivenAddress, type GivenAddress } from './given-address.ts';
+export { carryOutPanels, findPanel, listenWhileOpen, type PanelParts } from './panels.ts';
+export { placePanels } from './place-panels.ts';
+export { listenForHover, type HoverWishes } from './hover.ts';
+export { coverPage, coverScreen, lockScroll } from './overlay.ts';
+export { listenForRowKeys } from './row-keys.ts';
+export { watchFit, type FittedItem } from './fit-items.ts';
+export { watchCondense } from './condense.ts';
+export { whenAnimated } from './animations.ts';
+export { heldPanel } from './held-panel.ts';
+export { keepMarkedInView } from './strip.ts';
+export { watchBarSize } from './bar-size.ts';

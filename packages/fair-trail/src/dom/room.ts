@@ -26,9 +26,18 @@ export function watchRoom(
   return () => observer.disconnect();
 }
 
-/** The width of what overflows the row, in em; null where nothing does. */
+/** The width, in em, that the row would need for what sticks out of it; null where nothing does. */
 function neededRoom(row: HTMLElement): number | null {
   const style = getComputedStyle(row);
   const fontSize = Number.parseFloat(style.fontSize) || 16;
-  return row.scrollWidth > row.clientWidth + 1 ? row.scrollWidth / fontSize : null;
+  const box = row.getBoundingClientRect();
+  const isReversed = style.direction === 'rtl';
+  const padding = Number.parseFloat(style.paddingInlineEnd) || 0;
+  // Of its parts alone: a panel that hangs from one of them takes no room in the row.
+  const overflows = [...row.children].map((child) => {
+    const { left, right } = child.getBoundingClientRect();
+    return isReversed ? box.left + padding - left : right - (box.right - padding);
+  });
+  const overflow = Math.max(0, ...overflows);
+  return overflow > 1 ? (box.width + overflow) / fontSize : null;
 }

@@ -2,7 +2,14 @@ import type { ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { afterEach } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite, memoryHistory, type SessionHistory, type SiteDefinition } from '../core/index.ts';
+import {
+  defineSite,
+  everyEntry,
+  memoryHistory,
+  type SessionHistory,
+  type Site,
+  type SiteDefinition,
+} from '../core/index.ts';
 import { marram } from '../core/site/site.samples.ts';
 import { Navbar, SkipLink, Stage, Trail, type NavbarProps, type Page, type TrailProps } from './index.ts';
 import '../styles/index.css';
@@ -50,8 +57,8 @@ export const EchoPage: Page = ({ position, params }) => (
   </>
 );
 
-const ids = ['today', 'hides', 'lantern-room', 'species', 'species-page', 'log', 'sessions', 'visit', 'book'];
-export const pages: Readonly<Record<string, Page>> = Object.fromEntries(ids.map((id) => [id, EchoPage]));
+/** A page for each entry of a site. */
+export const pagesOf = (of: Site) => Object.fromEntries([...everyEntry(of.entries)].map(({ id }) => [id, EchoPage]));
 
 interface SampleAppProps extends Omit<TrailProps, 'site' | 'children'> {
   readonly definition?: SiteDefinition;
@@ -63,15 +70,12 @@ export const site = defineSite(marram);
 
 /** A whole little app: skip link, bar and stage, on a history in memory unless another is given. */
 export function SampleApp({ definition, bar, history, ...trail }: SampleAppProps): ReactNode {
+  const shown = definition ? defineSite(definition) : site;
   return (
-    <Trail
-      site={definition ? defineSite(definition) : site}
-      {...(trail.url === undefined && { history: history ?? memoryHistory('/') })}
-      {...trail}
-    >
+    <Trail site={shown} {...(trail.url === undefined && { history: history ?? memoryHistory('/') })} {...trail}>
       <SkipLink />
       <Navbar {...bar} />
-      <Stage pages={pages} />
+      <Stage pages={pagesOf(shown)} />
     </Trail>
   );
 }

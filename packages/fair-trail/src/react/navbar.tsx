@@ -12,17 +12,21 @@ import {
 } from 'react';
 import {
   barView,
-  estimateRoom,
   hrefOf,
+  itemKey,
   menuItems,
-  nextDisclosure,
-  rungFor,
   type DisclosureEvent,
+  type DisclosuresEvent,
+  type NarrowForm,
+  type PanelForm,
 } from '../core/index.ts';
-import { carryOutDisclosure, listenWhileExpanded, watchRoom, type DisclosureParts } from '../dom/index.ts';
+import { keepMarkedInView, listenForRowKeys, watchBarSize, watchCondense } from '../dom/index.ts';
 import { useLiveMarks } from './live-marks.ts';
-import { useBrowserLayoutEffect, usePlace, useSurroundings } from './trail-context.ts';
+import { usePlace, useSurroundings } from './trail-context.ts';
+import { useBarRoom, useBeyond } from './use-bar-room.ts';
+import { usePanels } from './use-panels.ts';
 import { useShared } from './use-shared.ts';
+import { useToggle } from './use-toggle.ts';
 import { ViewRoot } from './view.tsx';
 
 export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle' | 'children'> {
@@ -40,77 +44,92 @@ export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly icon?: (name: string) => ReactNode;
   /** Default: `header`. A second bar on a page should be a `div`. */
   readonly element?: 'header' | 'div';
+  /** What becomes of the menu where room is short. Default: `panel`. */
+  readonly whenNarrow?: NarrowForm;
+  /** Whether the menu is behind the toggle at every width; for `panel` and `screen`. Default: false. */
+  readonly alwaysToggle?: boolean;
   /** Whether the menu is open where room is short. Without it the bar decides by itself. */
   readonly expanded?: boolean;
   /** Told when the menu wants to open or close. */
   readonly onToggle?: (expanded: boolean) => void;
+  /** How the panels under items are laid out: all, or each by its entry's id. Default: as suits their content. */
+  readonly panels?: PanelForm | Readonly<Record<string, PanelForm>>;
+  /** Whether panels also open for a mouse that rests on their items. Default: false. */
+  readonly hoverOpens?: boolean;
+  /** The id of an entry whose panel stays open, while it is being styled. */
+  readonly held?: string;
+  /** What is behind open panels, or the open menu, is dimmed. Default: neither. */
+  readonly backdrop?: 'panels' | 'menu' | 'both';
+  /** Whether the bar stays in view as the page scrolls: within what holds it, or always. Default: it does not. */
+  readonly pinned?: 'sticky' | 'fixed';
+  /** For a pinned bar: what it does on the way down the page. On the way up it is whole again. Default: nothing. */
+  readonly givesWay?: 'shrink' | 'hide';
+  /** Whether the row is as wide as the content (`--ft-bar-width`) or as the window. Default: `content`. */
+  readonly extent?: 'content' | 'window';
+  /** How the items share the room that they do not need (CSS Box Alignment). Default: `end`. */
+  readonly justify?: 'start' | 'center' | 'end' | 'space-between' | 'stretch';
 }
 
-/** The bar across the top: brand, links with their marks, and a toggle for them where room is short. */
+/** The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short. */
 export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props, ref) {
-  const {
-    menu = 'main',
-    label,
-    brand,
-    start,
-    end,
-    icon,
-    element = 'header',
-    expanded,
-    onToggle,
-    ...attributes
-  } = props;
-  const { site, audience, records, wording } = useSurroundings();
+  const { menu = 'main', label, brand, start, end, icon, element = 'header', ...behind } = props;
+  const { expanded, onToggle, whenNarrow = 'panel', alwaysToggle = false, ...further } = behind;
+  const { panels: panelForms, hoverOpens = false, held, backdrop, pinned, givesWay, extent, justify, ...own } = further;
+  const { site, audience, records, badges, wording } = useSurroundings();
   const language = usePlace(({ position }) => position.language);
   const panelId = useId();
   const root = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
 
-  const [ownExpanded, setOwnExpanded] = useState(false);
-  const isExpanded = expanded ?? ownExpanded;
-  const latest = useRef({ isExpanded, onToggle });
-  useBrowserLayoutEffect(() => {
-    latest.current = { isExpanded, onToggle };
-  });
-
-  const parts = useCallback((): DisclosureParts | null => {
-    const panel = root.current?.ownerDocument.getElementById(panelId);
-    const trigger = root.current?.querySelector<HTMLElement>('.ft-toggle');
-    return root.current && panel && trigger ? { root: root.current, trigger, panel } : null;
-  }, [panelId]);
-
-  const send = useCallback(
-    (event: DisclosureEvent) => {
-      const was = latest.current.isExpanded;
-      const { state, effects } = nextDisclosure({ expanded: was }, event);
-      if (state.expanded !== was) {
-        // Two events can come before the next render; the second must see what the first did.
-        latest.current.isExpanded = state.expanded;
-        setOwnExpanded(state.expanded);
-        latest.current.onToggle?.(state.expanded);
-      }
-      const present = parts();
-      if (present) for (const effect of effects) carryOutDisclosure(present, effect);
-    },
-    [parts],
-  );
-
-  useEffect(() => {
-    const present = isExpanded ? parts() : null;
-    return present ? listenWhileExpanded(present, send) : undefined;
-  }, [isExpanded, parts, send]);
-
   const items = useMemo(
-    () => menuItems(site, menu, { audience, records, language }),
-    [site, menu, audience, records, language],
+    () => menuItems(site, menu, { audience, records, badges, language }),
+    [site, menu, audience, records, badges, language],
   );
   const marks = useLiveMarks(items);
+  const fitted = useMemo(
+    () => items.map((item) => ({ key: itemKey(item), priority: item.entry?.priority ?? 0 })),
+    [items],
+  );
+  const keys = useMemo(() => items.filter((item) => item.items.length > 0).map(itemKey), [items]);
+
+  const covers = whenNarrow === 'screen';
+  const { isExpanded, isClosing, send } = useToggle({ rootRef: root, panelId, expanded, onToggle, covers });
+  const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens, held });
+  const sendToEither = useCallback(
+    (event: unknown) => {
+      const { type } = event as DisclosureEvent | DisclosuresEvent;
+      if (type === 'press') sendToPanels(event as DisclosuresEvent);
+      else send(event as DisclosureEvent);
+    },
+    [send, sendToPanels],
+  );
+
   const slots = { brand: isFilled(brand), start: isFilled(start), end: isFilled(end), icon: icon !== undefined };
-  const room = useRoom(root, send, {
-    items,
-    brandText: site.name,
-    slots: Number(slots.start) + Number(slots.end),
+  const [isNarrow, setNarrow] = useState(false);
+  const content = { items, brandText: site.name, slots: Number(slots.start) + Number(slots.end) };
+  const room = useBarRoom(root, content, ({ narrow }) => {
+    if (whenNarrow === 'more' || narrow === isNarrow) return;
+    setNarrow(narrow);
+    // In a column several groups may be open; above the page, one panel is enough.
+    sendToPanels({ type: 'allow', many: narrow });
+    if (narrow) return;
+    const toggle = root.current?.querySelector('.ft-toggle');
+    send({ type: 'room-enough', focusOnTrigger: toggle?.matches(':focus') === true });
   });
+  const beyond = useBeyond(root, fitted, whenNarrow === 'more');
+  const away = useCondense(root, pinned === undefined ? undefined : givesWay);
+  useEffect(() => (pinned && root.current ? watchBarSize(root.current) : undefined), [pinned]);
+  const hasItems = items.length > 0;
+  useEffect(() => {
+    const list = hasItems ? root.current?.querySelector<HTMLElement>('.ft-bar-panel > .ft-menu') : null;
+    if (!list) return undefined;
+    const endKeys = listenForRowKeys(list);
+    const endStrip = whenNarrow === 'strip' ? keepMarkedInView(list) : null;
+    return () => {
+      endKeys();
+      endStrip?.();
+    };
+  }, [hasItems, whenNarrow]);
 
   const view = useShared(
     barView({
@@ -119,7 +138,12 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       label: label ?? wording.mainNavigation,
       panelId,
       expanded: isExpanded,
-      room,
+      closing: isClosing && isNarrow,
+      panels,
+      ...(panelForms && { panelForms }),
+      whenNarrow,
+      beyond,
+      room: alwaysToggle ? null : room,
       brandHref: site.home ? hrefOf(site, site.home, {}, language) : null,
       brandText: site.name,
       slots,
@@ -136,7 +160,15 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
     }),
     [brand, start, end, icon],
   );
-  const surroundings = { slots: contents, send: send as (event: unknown) => void, marks };
+  const attributes = {
+    ...own,
+    'data-ft-backdrop': backdrop,
+    'data-ft-pinned': pinned,
+    'data-ft-away': away ? givesWay : undefined,
+    'data-ft-extent': extent,
+    'data-ft-justify': justify,
+  };
+  const surroundings = { slots: contents, send: sendToEither, marks };
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
 });
 
@@ -144,31 +176,8 @@ function isFilled(content: ReactNode): boolean {
   return content !== undefined && content !== null && content !== false;
 }
 
-/** The room at which the bar's row fits: estimated from the labels, and corrected once it has been seen not to. */
-function useRoom(
-  root: { readonly current: HTMLElement | null },
-  send: (event: DisclosureEvent) => void,
-  content: Parameters<typeof estimateRoom>[0],
-): number | null {
-  const estimate = estimateRoom(content);
-  const [measured, setMeasured] = useState({ estimate, needed: 0 });
-  const wasNarrow = useRef(false);
-  // What was measured holds only for what the bar held then; another estimate means that it holds something else now.
-  useEffect(() => {
-    const row = root.current?.querySelector<HTMLElement>('.ft-bar-row');
-    if (!row) return undefined;
-    const toggle = row.querySelector<HTMLElement>('.ft-toggle');
-    return watchRoom(row, toggle, ({ narrow, needed }) => {
-      if (wasNarrow.current && !narrow) {
-        send({ type: 'room-enough', focusOnTrigger: row.ownerDocument.activeElement === toggle });
-      }
-      wasNarrow.current = narrow;
-      if (needed === null) return;
-      setMeasured((known) => ({
-        estimate,
-        needed: known.estimate === estimate ? Math.max(known.needed, needed) : needed,
-      }));
-    });
-  }, [root, send, estimate]);
-  return rungFor(measured.estimate === estimate ? Math.max(estimate, measured.needed) : estimate);
+function useCondense(root: { readonly current: HTMLElement | null }, givesWay: NavbarProps['givesWay']): boolean {
+  const [away, setAway] = useState(false);
+  useEffect(() => (givesWay && root.current ? watchCondense(root.current, setAway) : undefined), [root, givesWay]);
+  return givesWay !== undefined && away;
 }

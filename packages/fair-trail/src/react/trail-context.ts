@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
-import type { Audience, Position, Site, SiteRecords, Wording } from '../core/index.ts';
+import type { Audience, Badges, Position, Site, SiteRecords, Wording } from '../core/index.ts';
 import type { NavigateOptions, Presenter, Router } from '../dom/index.ts';
 
 /** What stays as it is while the visitor goes from page to page. */
@@ -7,6 +7,7 @@ export interface Surroundings {
   readonly site: Site;
   readonly audience: Audience;
   readonly records: SiteRecords;
+  readonly badges: Badges;
   readonly wording: Wording;
   /** Null where the address is given from outside: there another router is in charge. */
   readonly router: Router | null;

@@ -5,7 +5,7 @@ import { describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { memoryHistory } from '../core/index.ts';
 import { Breadcrumbs, Stage, Trail, TrailLink, usePosition, useTrail } from './index.ts';
-import { EchoPage, mount, pages, SampleApp, site } from './mount.samples.tsx';
+import { EchoPage, mount, pagesOf, SampleApp, site } from './mount.samples.tsx';
 
 const heading = (name: string) => page.getByRole('heading', { level: 1, name });
 const mainNavigation = page.getByRole('navigation', { name: 'Main' });
@@ -61,7 +61,7 @@ describe('a page change', () => {
     mount(
       <Trail site={site} history={history}>
         <Remote />
-        <Stage pages={pages} />
+        <Stage pages={pagesOf(site)} />
       </Trail>,
     );
     await expect.element(heading('Hides')).toBeVisible();

@@ -6,6 +6,7 @@ import {
   samePosition,
   titleOf,
   type Audience,
+  type Badges,
   type RouterState,
   type SessionHistory,
   type Site,
@@ -43,6 +44,8 @@ export interface TrailProps {
   readonly audience?: Audience;
   /** The records as they are known now. Default: none. */
   readonly records?: SiteRecords;
+  /** What is shown beside labels, by the entry's id, as it is known now. Default: what the site file says. */
+  readonly badges?: Badges;
   /** Words to say instead of the English ones. */
   readonly wording?: Partial<Wording>;
   /** How the reader is taken to a new page. Default: `focus`. */
@@ -68,6 +71,7 @@ export interface TrailProps {
 
 const noAudience: readonly string[] = [];
 const noRecords: SiteRecords = {};
+const noBadges: Badges = {};
 
 /** Gives the components within it the site, the position in it, and who is looking. */
 export function Trail({ url, history, ...props }: TrailProps): ReactNode {
@@ -188,11 +192,11 @@ interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
 
 function Provide(props: ProvideProps): ReactNode {
   const { site, place, router, navigate, link = null, children } = props;
-  const { audience = noAudience, records = noRecords, wording: ownWording } = props;
+  const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
   const wording = useMemo(() => ({ ...englishWording, ...ownWording }), [ownWording]);
   const value = useMemo(
-    () => ({ site, audience, records, wording, router, navigate }),
-    [site, audience, records, wording, router, navigate],
+    () => ({ site, audience, records, badges, wording, router, navigate }),
+    [site, audience, records, badges, wording, router, navigate],
   );
   const links = useMemo(
     () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),

@@ -3,6 +3,7 @@ import {
   createElement,
   memo,
   useContext,
+  version,
   type ComponentPropsWithRef,
   type ReactNode,
   type Ref,
@@ -33,6 +34,9 @@ const SlotsContext = createContext<ViewSurroundings['slots']>({});
 
 /** Attributes that React knows under another name than HTML does. */
 const reactNames: Readonly<Record<string, string>> = { class: 'className', tabindex: 'tabIndex' };
+
+/** Since version 19, React takes this attribute for a boolean; before, it writes what it is given. */
+const inert = Number.parseInt(version, 10) >= 19 ? true : '';
 
 export interface ViewRootProps {
   readonly view: ViewElement;
@@ -84,7 +88,7 @@ const PrintedMark = memo(function PrintedMark(props: {
   readonly item: MenuItem;
 }): ReactNode {
   const node = markedView(props.node, useMark(props.item));
-  return printElement(node, propsOf(node));
+  return node.on ? <PrintedControl node={node} /> : printElement(node, propsOf(node));
 });
 
 const PrintedControl = memo(function PrintedControl({ node }: { readonly node: ViewElement }): ReactNode {
@@ -151,6 +155,7 @@ function PrintedSlot({ node }: { readonly node: ViewSlot }): ReactNode {
 function propsOf(node: ViewElement): Record<string, unknown> {
   const props: Record<string, unknown> = {};
   for (const name in node.attributes) props[reactNames[name] ?? name] = node.attributes[name];
+  if ('inert' in props) props['inert'] = inert;
   return props;
 }
 

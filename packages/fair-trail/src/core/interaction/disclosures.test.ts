@@ -58,6 +58,8 @@ test('many may be open where that is allowed, and all close when it no longer is
   const many: DisclosuresEvent[] = [{ type: 'allow', many: true }, press('a'), press('b')];
   expect(after(many)).toBe('a b');
   expect(after([...many, press('a')])).toBe('b -a');
+  expect(after([...many, { type: 'focus-left' }, { type: 'outside' }])).toBe('a b');
+  expect(after([...many, { type: 'chosen' }])).toBe('-a -b');
   expect(after([...many, { type: 'allow', many: false }])).toBe('-a -b');
 });
 

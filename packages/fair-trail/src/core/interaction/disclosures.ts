@@ -69,6 +69,8 @@ export function nextDisclosures(state: DisclosuresState, event: DisclosuresEvent
       return escape(state, event.focusWithin);
     case 'outside':
     case 'focus-left':
+      // Where many may be open they lie beside each other, and cover nothing that someone may turn to.
+      return state.many ? to(state) : close(withoutWish(state), state.open);
     case 'chosen':
       return close(withoutWish(state), state.open);
     case 'closed':

@@ -43,9 +43,15 @@ export function estimateRoom({ items, brandText, slots }: RoomEstimate): number 
 const linkWidths = new WeakMap<MenuItem, number>();
 
 function linkWidth(item: MenuItem): number {
-  const width = linkWidths.get(item) ?? textWidth(item.label) + aroundLink;
+  const width = linkWidths.get(item) ?? textWidth(item.label) + aroundLink + extraWidth(item);
   linkWidths.set(item, width);
   return width;
+}
+
+/** What else stands beside a label: the sign of a panel, a badge, an icon. */
+function extraWidth({ items, badge, icon, kind }: MenuItem): number {
+  const panel = items.length === 0 ? 0 : kind === 'link' ? 2.1 : 1.2;
+  return panel + (badge === null ? 0 : textWidth(badge) + 1.2) + (icon === null ? 0 : 1.7);
 }
 
 /** Characters that take a whole em in most fonts: East Asian wide forms and emoji. */

@@ -25,11 +25,16 @@ export interface MenuItem {
   readonly href: string | null;
   readonly summary: string | null;
   readonly badge: string | null;
+  /** What is said instead of the badge; null where the badge says it itself. */
+  readonly spokenBadge: string | null;
   /** The name of the icon: the entry's `currentIcon` while it is marked. */
   readonly icon: string | null;
   readonly mark: Mark;
   readonly items: readonly MenuItem[];
 }
+
+/** What is shown beside labels, by the entry's id: a text, or one to show and another to say ("3", "3 unread"). */
+export type Badges = Readonly<Record<string, string | { readonly text: string; readonly spoken: string }>>;
 
 /** What a menu depends on besides the site. */
 export interface Visit {
@@ -40,7 +45,7 @@ export interface Visit {
   /** The records as they are known now. Default: none. */
   readonly records?: SiteRecords;
   /** Badges that are known only now, by the entry's id. They go before those in the site file. Default: none. */
-  readonly badges?: Readonly<Record<string, string>>;
+  readonly badges?: Badges;
   /** The language of labels and addresses. Default: that of the position. */
   readonly language?: string;
 }
@@ -94,6 +99,7 @@ const nothing: MenuItem = {
   href: null,
   summary: null,
   badge: null,
+  spokenBadge: null,
   icon: null,
   mark: null,
   items: [],
@@ -103,7 +109,7 @@ class MenuResolver {
   readonly #site: Site;
   readonly #audience: Audience;
   readonly #records: SiteRecords;
-  readonly #badges: Readonly<Record<string, string>>;
+  readonly #badges: Badges;
   readonly #language: string;
 
   constructor(site: Site, visit: Visit & { readonly language: string }) {
@@ -156,6 +162,7 @@ class MenuResolver {
     if (href === null && items.length === 0) return [];
     const text = (texts: Entry['badges']) => texts && textIn(texts, this.#language, this.#site.language);
     const badge = Object.hasOwn(this.#badges, entry.id) ? this.#badges[entry.id] : text(entry.badges);
+    const isSpoken = typeof badge === 'object' && badge !== null;
     const item: MenuItem = {
       kind: href === null ? 'group' : 'link',
       entry,
@@ -163,7 +170,8 @@ class MenuResolver {
       label: labelOf(this.#site, entry, { params, records: this.#records, language: this.#language }),
       href,
       summary: text(entry.summaries),
-      badge: badge ?? null,
+      badge: isSpoken ? badge.text : (badge ?? null),
+      spokenBadge: isSpoken ? badge.spoken : null,
       icon: entry.icon,
       mark: null,
       items,

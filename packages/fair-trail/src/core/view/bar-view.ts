@@ -1,8 +1,16 @@
 import type { DisclosureEvent } from '../interaction/disclosure.ts';
+import { closedDisclosures, type DisclosuresState } from '../interaction/disclosures.ts';
 import type { MenuItem } from '../site/menus.ts';
 import type { Wording } from '../wording.ts';
-import { menuView } from './menu-view.ts';
+import { itemKey, listView, menuItemView } from './menu-view.ts';
+import { panelFormOf, panelItemView, type PanelForm } from './panel-view.ts';
 import { element, slot, type ViewElement, type ViewNode } from './view.ts';
+
+/**
+ * What becomes of a bar's menu where room is short: a `panel` below the bar behind a toggle; the same over the whole
+ * `screen`; a `strip` that scrolls sideways; or a row of those that fit, with the rest behind a toggle (`more`).
+ */
+export type NarrowForm = 'panel' | 'screen' | 'strip' | 'more';
 
 export interface BarViewOptions {
   /** Default: `header`, which is the page's banner where it is in no article or section. */
@@ -10,9 +18,19 @@ export interface BarViewOptions {
   readonly items: readonly MenuItem[];
   /** The name of the navigation landmark. */
   readonly label: string;
-  /** The id that the toggle names as what it controls. */
+  /** The id that the toggle names as what it controls; the panels' ids begin with it. */
   readonly panelId: string;
   readonly expanded: boolean;
+  /** Whether the menu is on its way out, and to be seen still. Default: false. */
+  readonly closing?: boolean;
+  /** Default: all panels are closed. */
+  readonly panels?: DisclosuresState;
+  /** The form of a panel, by the key of its item; without one, what suits its content. */
+  readonly panelForms?: PanelForm | Readonly<Record<string, PanelForm>>;
+  /** Default: `panel`. */
+  readonly whenNarrow?: NarrowForm;
+  /** The keys of the items that do not fit (`more`); null while that has not been measured. Default: null. */
+  readonly beyond?: readonly string[] | null;
   /** The least room, in em, in which the items stand in a row; null where no room is enough. */
   readonly room: number | null;
   /** Where the brand leads; null makes it plain text. */
@@ -31,27 +49,25 @@ const toggled: DisclosureEvent = { type: 'toggle' };
  * screen at every width, so that focus never jumps.
  */
 export function barView(options: BarViewOptions): ViewElement {
-  const { slots, wording } = options;
-  const toggle = element(
-    'button',
-    {
-      class: 'ft-toggle',
-      type: 'button',
-      'aria-expanded': String(options.expanded),
-      'aria-controls': options.panelId,
-    },
-    [
-      element('span', { class: 'ft-toggle-sign', 'aria-hidden': 'true' }, [], { key: 'sign' }),
-      element('span', { class: 'ft-label' }, [wording.menu]),
-    ],
-    { on: { click: toggled } },
-  );
-  const items = options.items.flatMap(inRow);
-  const panel = element('div', { class: 'ft-bar-panel', id: options.panelId }, [
-    menuView(items, { wording, icons: slots.icon, nested: false }),
+  const { slots, items, whenNarrow = 'panel' } = options;
+  const panel = element('div', { class: 'ft-bar-panel', id: options.panelId, inert: options.closing === true }, [
+    listView(items.map((item, index) => barItemView(item, index, options))),
   ]);
-  const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, [toggle, panel]);
-  const row = element('div', { class: 'ft-bar-row', 'data-ft-room': roomName(options.room) }, [
+  const parts: Readonly<Record<NarrowForm, readonly ViewNode[]>> = {
+    panel: [toggleView(options), panel],
+    screen: [toggleView(options), panel],
+    strip: [panel],
+    // What is behind this toggle stands below it, and those that fit before it.
+    more: [panel, toggleView(options)],
+  };
+  const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, parts[whenNarrow]);
+  const rowAttributes = {
+    class: 'ft-bar-row',
+    'data-ft-room': roomName(options.room),
+    'data-ft-form': whenNarrow,
+    'data-ft-fit': fitName(options),
+  };
+  const row = element('div', rowAttributes, [
     brandView(options),
     slots.start ? slotView('start') : null,
     items.length > 0 ? navigation : null,
@@ -66,6 +82,29 @@ export function roomName(room: number | null): string {
   return room === null ? 'never' : String(room);
 }
 
+/** Once it has been measured which items fit, that is what counts, and no longer the estimate. */
+function fitName({ whenNarrow, beyond = null }: BarViewOptions): string | null {
+  if (whenNarrow !== 'more' || beyond === null) return null;
+  return beyond.length > 0 ? 'some' : 'all';
+}
+
+function toggleView({ expanded, panelId, wording, whenNarrow }: BarViewOptions): ViewElement {
+  const attributes = {
+    class: 'ft-toggle',
+    type: 'button',
+    'aria-expanded': String(expanded),
+    'aria-controls': panelId,
+  };
+  const more = whenNarrow === 'more';
+  const sign = element('span', { class: more ? 'ft-panel-sign' : 'ft-toggle-sign', 'aria-hidden': 'true' }, [], {
+    key: 'sign',
+  });
+  // The word may change with the state, since a screen that is covered has nothing else to say how to get out.
+  const word = more ? wording.more : whenNarrow === 'screen' && expanded ? wording.close : wording.menu;
+  const label = element('span', { class: 'ft-label' }, [word]);
+  return element('button', attributes, more ? [label, sign] : [sign, label], { on: { click: toggled } });
+}
+
 function brandView({ brandHref, brandText, slots }: BarViewOptions): ViewElement {
   const content: ViewNode = slots.brand ? slot('brand') : brandText;
   const attributes = { class: 'ft-brand', href: brandHref };
@@ -76,7 +115,20 @@ function slotView(name: 'start' | 'end'): ViewElement {
   return element('div', { class: `ft-bar-${name}` }, [slot(name)], { key: name });
 }
 
-/** A bar is one row of links: an item's own link stands in it without those below, a group gives its items instead. */
-function inRow(item: MenuItem): readonly MenuItem[] {
-  return item.kind === 'group' ? item.items.flatMap(inRow) : [item];
+function barItemView(item: MenuItem, index: number, options: BarViewOptions): ViewElement {
+  const { panels = closedDisclosures, panelForms, beyond, wording, slots } = options;
+  const key = itemKey(item);
+  const shared = { wording, icons: slots.icon };
+  const view =
+    item.items.length === 0
+      ? menuItemView(item, index, shared)
+      : panelItemView(item, {
+          ...shared,
+          id: `${options.panelId}-${index}`,
+          form: (typeof panelForms === 'object' ? panelForms[key] : panelForms) ?? panelFormOf(item),
+          expanded: panels.open.includes(key),
+          closing: panels.closing.includes(key),
+        });
+  if (!beyond?.includes(key)) return view;
+  return { ...view, attributes: { ...view.attributes, 'data-ft-beyond': '' } };
 }

@@ -7,8 +7,8 @@ export interface MenuViewOptions {
   readonly wording: Wording;
   /** Whether the app draws icons: only then is there a slot for them. Default: false. */
   readonly icons?: boolean;
-  /** Whether items show those below them. Default: true. */
-  readonly nested?: boolean;
+  /** Whether summaries are shown below their links. Default: false. */
+  readonly summaries?: boolean;
 }
 
 /** The value of `aria-current` (WAI-ARIA 1.2, section 6.6) that states a mark. */
@@ -18,30 +18,31 @@ export function ariaCurrent(mark: Mark): 'page' | 'true' | null {
 
 /** The items of a menu as a list of links, with lists inside. */
 export function menuView(items: readonly MenuItem[], options: MenuViewOptions): ViewElement {
+  return listView(items.map((item, index) => menuItemView(item, index, options)));
+}
+
+export function listView(items: readonly ViewElement[]): ViewElement {
   // Some browsers take a list without bullets for no list; the role says that it is one.
-  return element(
-    'ul',
-    { class: 'ft-menu', role: 'list' },
-    items.map((item, index) => itemView(item, index, options)),
-  );
+  return element('ul', { class: 'ft-menu', role: 'list' }, items);
 }
 
 /** The views of items, as they were last made. An item that is the same object is printed as it was. */
-const knownViews = new WeakMap<MenuItem, MenuViewOptions & { readonly view: ViewElement }>();
+const knownViews = new WeakMap<MenuItem, Required<MenuViewOptions> & { readonly view: ViewElement }>();
 
-function itemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
+/** @param index the item's place in its list */
+export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
   // Many places of a menu share one object for what says nothing.
   if (item.kind !== 'link' && item.kind !== 'group') return newItemView(item, index, options);
-  const { wording, icons = false, nested = true } = options;
+  const { wording, icons = false, summaries = false } = options;
   const known = knownViews.get(item);
-  if (known?.wording === wording && known.icons === icons && known.nested === nested) return known.view;
+  if (known?.wording === wording && known.icons === icons && known.summaries === summaries) return known.view;
   const view = newItemView(item, index, options);
-  knownViews.set(item, { wording, icons, nested, view });
+  knownViews.set(item, { wording, icons, summaries, view });
   return view;
 }
 
 function newItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
-  const { wording, nested = true } = options;
+  const { wording } = options;
   switch (item.kind) {
     case 'divider':
     case 'reserved':
@@ -54,8 +55,8 @@ function newItemView(item: MenuItem, index: number, options: MenuViewOptions): V
     case 'link':
     case 'group': {
       const lead = item.kind === 'group' ? groupLabelView(item) : linkView(item, options);
-      const below = nested && item.items.length > 0 ? menuView(item.items, options) : null;
-      return element('li', { class: 'ft-menu-item' }, [lead, below], { key: keyOf(item) });
+      const below = item.items.length > 0 ? menuView(item.items, options) : null;
+      return element('li', { class: 'ft-menu-item' }, [lead, below], { key: itemKey(item) });
     }
   }
 }
@@ -65,26 +66,45 @@ function groupLabelView(item: MenuItem): ViewElement {
   return element('span', attributes, [item.label], { item });
 }
 
-function linkView(item: MenuItem, { wording, icons }: MenuViewOptions): ViewElement {
+/** The link of an item, with all that stands in it. */
+export function linkView(item: MenuItem, options: MenuViewOptions): ViewElement {
   const newTab = item.entry?.opens === 'new-tab';
+  const attributes = {
+    class: 'ft-link',
+    href: item.href,
+    'aria-current': ariaCurrent(item.mark),
+    target: newTab ? '_blank' : null,
+    rel: newTab ? 'noopener' : null,
+  };
+  return element('a', attributes, linkContent(item, options), { item });
+}
+
+/** What stands in a link or in the button of a group: icon, label, badge, and a sign where it leads elsewhere. */
+export function linkContent(
+  item: MenuItem,
+  { wording, icons = false, summaries = false }: MenuViewOptions,
+): ViewNode[] {
   // Some icons are there only while their item is marked: their place always is.
   const hasIcon = icons && (item.icon ?? item.entry?.currentIcon ?? null) !== null;
-  const icon = hasIcon ? slot('icon', item.icon ?? '') : null;
-  const badge = item.badge === null ? null : element('span', { class: 'ft-badge' }, [item.badge], { key: 'badge' });
-  const children: (ViewNode | null)[] = [icon, element('span', { class: 'ft-label' }, [item.label]), badge];
-  if (newTab) children.push(newTabView(wording));
-  return element(
-    'a',
-    {
-      class: 'ft-link',
-      href: item.href,
-      'aria-current': ariaCurrent(item.mark),
-      target: newTab ? '_blank' : null,
-      rel: newTab ? 'noopener' : null,
-    },
-    children,
-    { item },
-  );
+  const label = element('span', { class: 'ft-label' }, [item.label]);
+  const summary = summaries && item.summary !== null ? element('span', { class: 'ft-summary' }, [item.summary]) : null;
+  // The space is for ears, which hear both as one text.
+  const texts = summary ? element('span', { class: 'ft-texts' }, [label, ' ', summary], { key: 'texts' }) : label;
+  const content: (ViewNode | null)[] = [
+    hasIcon ? slot('icon', item.icon ?? '') : null,
+    texts,
+    item.badge === null ? null : badgeView(item.badge, item.spokenBadge),
+    item.entry?.opens === 'new-tab' ? newTabView(wording) : null,
+  ];
+  return content.filter((node) => node !== null);
+}
+
+/** A badge says what it shows, unless it has words of its own for ears. */
+function badgeView(badge: string, spoken: string | null): ViewElement {
+  if (spoken === null) return element('span', { class: 'ft-badge' }, [badge], { key: 'badge' });
+  const shown = element('span', { class: 'ft-badge', 'aria-hidden': 'true' }, [badge]);
+  const said = element('span', { class: 'ft-visually-hidden' }, [` ${spoken}`], { key: 'said' });
+  return element('span', { class: 'ft-badge-place' }, [shown, said], { key: 'badge' });
 }
 
 /** The view of a menu item's link or label, as it is with a mark. */
@@ -111,6 +131,7 @@ function newTabView(wording: Wording): ViewElement {
   return element('span', { class: 'ft-new-tab' }, [words], { key: 'new-tab' });
 }
 
-function keyOf({ entry, params, label }: MenuItem): string {
+/** Tells an item from its siblings. */
+export function itemKey({ entry, params, label }: MenuItem): string {
   return entry ? [entry.id, ...Object.values(params)].join('/') : `group/${label}`;
 }

@@ -1,0 +1,83 @@
+import type { MenuItem } from '../site/menus.ts';
+import { ariaCurrent, itemKey, linkContent, linkView, menuView, type MenuViewOptions } from './menu-view.ts';
+import { element, type ViewElement } from './view.ts';
+
+/**
+ * How a panel shows what is below its item: as a plain `list`; `rich`, with summaries beside icons; or in `columns`,
+ * each item a heading over those below it.
+ */
+export type PanelForm = 'list' | 'rich' | 'columns';
+
+export interface PanelViewOptions extends MenuViewOptions {
+  /** Of the panel, for its trigger to name. */
+  readonly id: string;
+  readonly form: PanelForm;
+  readonly expanded: boolean;
+  /** Whether it is on its way out, and to be seen still. */
+  readonly closing: boolean;
+}
+
+/** The form that suits what is below an item. */
+export function panelFormOf({ items }: MenuItem): PanelForm {
+  // One list within another reads well below its item; several want to stand beside each other.
+  if (items.filter((item) => item.items.length > 0).length > 1) return 'columns';
+  return items.some((item) => item.summary !== null) ? 'rich' : 'list';
+}
+
+type Known = PanelViewOptions & { readonly view: ViewElement };
+
+const knownViews = new WeakMap<MenuItem, Known>();
+
+/**
+ * What stands in a bar for an item with others below it, after the disclosure navigation of the ARIA Authoring
+ * Practices: a button and its panel, and before them a link where the item is a page itself.
+ */
+export function panelItemView(item: MenuItem, options: PanelViewOptions): ViewElement {
+  const known = knownViews.get(item);
+  if (known && isSame(known, options)) return known.view;
+  const { form, id, closing } = options;
+  const below = menuView(item.items, { ...options, summaries: form === 'rich' });
+  const attributes = { class: 'ft-panel', id, 'data-ft-form': form, 'data-ft-label': item.label, inert: closing };
+  const panel = element('div', attributes, [element('div', { class: 'ft-panel-content' }, [below])]);
+  const parts =
+    item.kind === 'link' ? [linkView(item, options), buttonView(item, options)] : [groupButtonView(item, options)];
+  const key = itemKey(item);
+  const view = element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [...parts, panel], { key });
+  knownViews.set(item, { ...options, view });
+  return view;
+}
+
+function isSame(known: Known, options: PanelViewOptions): boolean {
+  const names = ['wording', 'icons', 'id', 'form', 'expanded', 'closing'] as const;
+  return names.every((name) => known[name] === options[name]);
+}
+
+function triggerAttributes({ expanded, id }: PanelViewOptions): Readonly<Record<string, string>> {
+  return { type: 'button', 'aria-expanded': String(expanded), 'aria-controls': id };
+}
+
+const sign = element('span', { class: 'ft-panel-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
+
+/** Beside the link to the item's own page. */
+function buttonView(item: MenuItem, options: PanelViewOptions): ViewElement {
+  const attributes = {
+    class: 'ft-panel-trigger',
+    ...triggerAttributes(options),
+    'aria-label': options.wording.pagesIn.replace('{label}', () => item.label),
+  };
+  return element('button', attributes, [sign], { on: { click: pressed(item) } });
+}
+
+/** The whole item, where there is no page to link to. */
+function groupButtonView(item: MenuItem, options: PanelViewOptions): ViewElement {
+  const attributes = {
+    class: 'ft-link ft-panel-trigger',
+    ...triggerAttributes(options),
+    'aria-current': ariaCurrent(item.mark),
+  };
+  return element('button', attributes, [...linkContent(item, options), sign], { item, on: { click: pressed(item) } });
+}
+
+function pressed(item: MenuItem): unknown {
+  return { type: 'press', id: itemKey(item) };
+}

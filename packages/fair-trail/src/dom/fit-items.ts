@@ -1,0 +1,79 @@
+import { fit } from '../core/index.ts';
+import { listenForMoreKeys } from './more-keys.ts';
+
+export interface FittedItem {
+  readonly key: string;
+  readonly priority: number;
+}
+
+/**
+ * Watches which items of a bar's list fit into the room that there is, and which are behind its toggle.
+ *
+ * @param items the list's items, in its order
+ * @param report told the keys of those that do not fit, whenever they are others
+ * @returns ends it
+ */
+export function watchFit(
+  list: HTMLElement,
+  toggle: HTMLElement,
+  items: readonly FittedItem[],
+  report: (beyond: readonly string[]) => void,
+): () => void {
+  const navigation = list.parentElement?.parentElement;
+  if (!navigation) return () => undefined;
+  let last: string | null = null;
+  const measure = () => {
+    const { columnGap } = getComputedStyle(list);
+    const gap = Number.parseFloat(columnGap) || 0;
+    const children = [...list.children].filter((child): child is HTMLElement => child instanceof HTMLElement);
+    const widths = naturalWidths(list, children);
+    const staying = fit(
+      items.map(({ priority }, index) => ({
+        width: widths[index] ?? 0,
+        priority,
+        current: children[index]?.querySelector(':scope > [aria-current]') !== null,
+      })),
+      { room: navigation.clientWidth, gap, more: toggleWidth(toggle) },
+    );
+    const beyond = items.filter((_, index) => !staying.includes(index)).map(({ key }) => key);
+    const name = beyond.join('\n');
+    if (name === last) return;
+    last = name;
+    report(beyond);
+  };
+  const observer = new ResizeObserver(measure);
+  observer.observe(navigation);
+  // A current item always stays, and another may have to go for it.
+  const marks = new MutationObserver(measure);
+  marks.observe(list, {
+    attributes: true,
+    attributeFilter: ['aria-current'],
+    subtree: true,
+    childList: true,
+    characterData: true,
+  });
+  // Letters that arrive late have other widths.
+  void list.ownerDocument.fonts.ready.then(() => list.isConnected && measure());
+  const endKeys = listenForMoreKeys(list, toggle);
+  return () => {
+    endKeys();
+    observer.disconnect();
+    marks.disconnect();
+  };
+}
+
+/** What the items take in one row. They are shown so for the moment of measuring, and nothing is drawn meanwhile. */
+function naturalWidths(list: HTMLElement, children: readonly HTMLElement[]): readonly number[] {
+  list.toggleAttribute('data-ft-measured', true);
+  const widths = children.map((child) => child.getBoundingClientRect().width);
+  list.toggleAttribute('data-ft-measured', false);
+  return widths;
+}
+
+function toggleWidth(toggle: HTMLElement): number {
+  toggle.toggleAttribute('data-ft-measured', true);
+  const { width } = toggle.getBoundingClientRect();
+  const { marginInlineStart } = getComputedStyle(toggle);
+  toggle.toggleAttribute('data-ft-measured', false);
+  return width + (Number.parseFloat(marginInlineStart) || 0);
+}

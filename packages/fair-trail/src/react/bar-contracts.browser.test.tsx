@@ -1,0 +1,18 @@
+import { memoryHistory } from '../core/index.ts';
+import { barNarrowContract, barPanelsContract, type BarRequest, type MountBar } from '../testing/contracts/bar.ts';
+import { mount, SampleApp } from './mount.samples.tsx';
+
+const mountBar: MountBar = (request) => {
+  const app = ({ definition, url = '/', end, ...bar }: BarRequest) => (
+    <SampleApp
+      definition={definition}
+      history={memoryHistory(url)}
+      bar={{ ...bar, ...(end === true && { end: <button type="button">Sign in</button> }) }}
+    />
+  );
+  const { render } = mount(app(request));
+  return { update: (next) => render(app(next)) };
+};
+
+barPanelsContract(mountBar);
+barNarrowContract(mountBar);

@@ -1,0 +1,81 @@
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { nextDisclosure, type DisclosureEvent } from '../core/index.ts';
+import {
+  carryOutDisclosure,
+  coverScreen,
+  listenWhileExpanded,
+  whenAnimated,
+  type DisclosureParts,
+} from '../dom/index.ts';
+import { useBrowserLayoutEffect } from './trail-context.ts';
+
+interface ToggleSettings {
+  readonly rootRef: RefObject<HTMLElement | null>;
+  /** Of the panel that the toggle shows. */
+  readonly panelId: string;
+  readonly expanded: boolean | undefined;
+  readonly onToggle: ((expanded: boolean) => void) | undefined;
+  /** Whether the open panel lies over the whole page. */
+  readonly covers: boolean;
+}
+
+interface Toggle {
+  readonly isExpanded: boolean;
+  /** Whether the panel is on its way out. */
+  readonly isClosing: boolean;
+  readonly send: (event: DisclosureEvent) => void;
+}
+
+/** A bar's toggle and its panel: controlled by the app, or by itself. */
+export function useToggle({ rootRef, panelId, expanded, onToggle, covers }: ToggleSettings): Toggle {
+  const [ownExpanded, setOwnExpanded] = useState(false);
+  const isExpanded = expanded ?? ownExpanded;
+  const latest = useRef({ isExpanded, onToggle });
+  useBrowserLayoutEffect(() => {
+    latest.current = { isExpanded, onToggle };
+  });
+
+  const parts = useCallback((): DisclosureParts | null => {
+    const panel = rootRef.current?.ownerDocument.getElementById(panelId);
+    const trigger = rootRef.current?.querySelector<HTMLElement>('.ft-toggle');
+    return rootRef.current && panel && trigger ? { root: rootRef.current, trigger, panel } : null;
+  }, [rootRef, panelId]);
+
+  const send = useCallback(
+    (event: DisclosureEvent) => {
+      const was = latest.current.isExpanded;
+      const { state, effects } = nextDisclosure({ expanded: was }, event);
+      if (state.expanded !== was) {
+        // Two events can come before the next render; the second must see what the first did.
+        latest.current.isExpanded = state.expanded;
+        setOwnExpanded(state.expanded);
+        latest.current.onToggle?.(state.expanded);
+      }
+      const present = parts();
+      if (!present) return;
+      for (const effect of effects) carryOutDisclosure(present, effect);
+    },
+    [parts],
+  );
+
+  // In the same drawing as the closing itself, which the stylesheet's motion begins with.
+  const [motion, setMotion] = useState({ isExpanded, isClosing: false });
+  if (motion.isExpanded !== isExpanded) setMotion({ isExpanded, isClosing: !isExpanded });
+  const isClosing = !isExpanded && (motion.isExpanded || motion.isClosing);
+  useBrowserLayoutEffect(() => {
+    if (!isClosing) return;
+    whenAnimated(parts()?.panel ?? null, () => setMotion((now) => ({ ...now, isClosing: false })));
+  }, [isClosing, parts]);
+
+  useBrowserLayoutEffect(() => {
+    if (!isExpanded || !covers || !rootRef.current) return undefined;
+    return coverScreen(rootRef.current);
+  }, [isExpanded, covers, rootRef]);
+
+  useEffect(() => {
+    const present = isExpanded ? parts() : null;
+    return present ? listenWhileExpanded(present, send) : undefined;
+  }, [isExpanded, parts, send]);
+
+  return { isExpanded, isClosing, send };
+}
