@@ -2,6 +2,7 @@
 import { cpSync, mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { build } from 'vite';
 import { barRoomCss } from './bar-room-css.mjs';
 import { root, runTool } from './run.mjs';
 
@@ -13,3 +14,20 @@ const styles = path.join(library, 'dist/styles');
 mkdirSync(styles, { recursive: true });
 writeFileSync(path.join(library, 'src/styles/bar-room.css'), barRoomCss(rungs));
 cpSync(path.join(library, 'src/styles'), styles, { recursive: true });
+
+// For the document's head, where a module would come too late: a script of one file that waits for nothing.
+await build({
+  configFile: false,
+  logLevel: 'warn',
+  root: library,
+  build: {
+    outDir: path.join(library, 'dist'),
+    emptyOutDir: false,
+    lib: {
+      entry: path.join(library, 'src/dom/early.ts'),
+      formats: ['iife'],
+      name: 'fairTrail',
+      fileName: () => 'early.js',
+    },
+  },
+});

@@ -42,7 +42,19 @@ export { element, slot, type ViewElement, type ViewNode, type ViewSlot } from '.
 export { shareView } from './view/share.ts';
 export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView } from './view/breadcrumb-view.ts';
-export { mainId, skipLinkView } from './view/skip-link-view.ts';
+export { mainId, skipLinkView, skipLinksView, type SkipTarget } from './view/skip-link-view.ts';
+export { noticeView, type NoticeViewOptions } from './view/notice-view.ts';
+export { footerView, type FooterViewOptions } from './view/footer-view.ts';
+export { languagesView } from './view/languages-view.ts';
+export { layoutParts, layoutView, type LayoutPart } from './view/layout-view.ts';
+export { languageLinks, type LanguageLink } from './site/language-links.ts';
+export {
+  nextDismissal,
+  notDismissed,
+  type DismissalEffect,
+  type DismissalEvent,
+  type DismissalState,
+} from './interaction/dismissal.ts';
 export { stageView, type StageViewOptions } from './view/stage-view.ts';
 export { barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
 export { panelFormOf, type PanelForm } from './view/panel-view.ts';

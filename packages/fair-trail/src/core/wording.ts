@@ -13,6 +13,14 @@ export interface Wording {
   /** The name of the breadcrumbs' navigation landmark. */
   readonly breadcrumbs: string;
   readonly skipToContent: string;
+  /** The name of a notice’s region. */
+  readonly notice: string;
+  /** On the button that sends a notice away. */
+  readonly dismiss: string;
+  /** The name of the footer’s navigation landmark. */
+  readonly footerNavigation: string;
+  /** The name of the links to other languages. */
+  readonly languages: string;
   /** Said after the label of a link that opens a new tab. */
   readonly opensNewTab: string;
   /** The heading and title of an address that is no page of the site. */
@@ -43,6 +51,10 @@ export const englishWording: Wording = {
   pagesIn: 'Pages in {label}',
   breadcrumbs: 'Breadcrumbs',
   skipToContent: 'Skip to content',
+  notice: 'Notice',
+  dismiss: 'Dismiss',
+  footerNavigation: 'Footer',
+  languages: 'Language',
   opensNewTab: 'opens in a new tab',
   notFound: 'Page not found',
   denied: 'This page is not open to you',

@@ -23,3 +23,6 @@ export { whenAnimated } from './animations.ts';
 export { heldPanel } from './held-panel.ts';
 export { keepMarkedInView } from './strip.ts';
 export { watchBarSize } from './bar-size.ts';
+export { memoryKey, memoryOf, type Memory } from './memory.ts';
+export { isDevelopment } from './development.ts';
+export { focusAfter } from './focus-after.ts';

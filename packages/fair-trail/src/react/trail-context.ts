@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
-import type { Audience, Badges, Position, Site, SiteRecords, Wording } from '../core/index.ts';
+import type { Audience, Badges, Position, Site, SiteRecords, Warning, Wording } from '../core/index.ts';
 import type { NavigateOptions, Presenter, Router } from '../dom/index.ts';
 
 /** What stays as it is while the visitor goes from page to page. */
@@ -13,6 +13,8 @@ export interface Surroundings {
   readonly router: Router | null;
   /** Goes to an address, whichever router is in charge. */
   readonly navigate: (url: string, options?: NavigateOptions) => void;
+  /** Told of what went wrong without stopping anything. Undefined: the console is. */
+  readonly warn: ((warning: Warning) => void) | undefined;
 }
 
 /** Where the visitor is. */

@@ -191,12 +191,12 @@ interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
 }
 
 function Provide(props: ProvideProps): ReactNode {
-  const { site, place, router, navigate, link = null, children } = props;
+  const { site, place, router, navigate, link = null, onWarning, children } = props;
   const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
   const wording = useMemo(() => ({ ...englishWording, ...ownWording }), [ownWording]);
   const value = useMemo(
-    () => ({ site, audience, records, badges, wording, router, navigate }),
-    [site, audience, records, badges, wording, router, navigate],
+    () => ({ site, audience, records, badges, wording, router, navigate, warn: onWarning }),
+    [site, audience, records, badges, wording, router, navigate, onWarning],
   );
   const links = useMemo(
     () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),

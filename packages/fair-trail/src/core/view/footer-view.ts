@@ -1,0 +1,61 @@
+import type { MenuItem } from '../site/menus.ts';
+import type { Wording } from '../wording.ts';
+import { itemKey, listView, menuItemView, menuView, type MenuViewOptions } from './menu-view.ts';
+import { element, slot, type ViewElement } from './view.ts';
+
+export interface FooterViewOptions {
+  readonly items: readonly MenuItem[];
+  /** The name of the navigation landmark. */
+  readonly label: string;
+  /** Begins the ids of the groups' titles. */
+  readonly idPrefix: string;
+  /** The level of the groups' titles. Default: 2. */
+  readonly headingLevel?: 2 | 3 | 4;
+  /** Whether icons stand for the labels of items outside of groups, which are then there for ears alone. Default: false. */
+  readonly iconsOnly?: boolean;
+  /** The slots that the app fills. */
+  readonly slots: { readonly icon: boolean; readonly form: boolean; readonly foot: boolean };
+  readonly wording: Wording;
+}
+
+/** The navigation at the foot of a page: titled groups beside each other, and what stands in none of them. */
+export function footerView(options: FooterViewOptions): ViewElement {
+  const { items, label, slots, wording, iconsOnly = false } = options;
+  const shared: MenuViewOptions = { wording, icons: slots.icon };
+  const groups = items.filter((item) => item.items.length > 0);
+  const loose = items.filter((item) => item.items.length === 0);
+  const looseClass = iconsOnly ? 'ft-footer-loose ft-icons-only' : 'ft-footer-loose';
+  const navigation = element('nav', { class: 'ft-footer-navigation', 'aria-label': label }, [
+    ...groups.map((item, index) => groupView(item, `${options.idPrefix}-${index}`, options, shared)),
+    loose.length > 0
+      ? element('div', { class: looseClass }, [listView(loose.map((item, index) => menuItemView(item, index, shared)))])
+      : null,
+  ]);
+  return element('footer', { class: 'ft-footer' }, [
+    element('div', { class: 'ft-footer-room' }, [
+      items.length > 0 ? navigation : null,
+      slots.form ? element('div', { class: 'ft-footer-form' }, [slot('form')], { key: 'form' }) : null,
+      slots.foot ? element('div', { class: 'ft-footer-foot' }, [slot('foot')], { key: 'foot' }) : null,
+    ]),
+  ]);
+}
+
+/** The title names the list, so that ears hear which group a link belongs to. */
+function groupView(item: MenuItem, id: string, options: FooterViewOptions, shared: MenuViewOptions): ViewElement {
+  const { headingLevel = 2 } = options;
+  // A page that holds others is the first of its own group.
+  const members: readonly MenuItem[] = item.kind === 'link' ? [withoutItems(item), ...item.items] : item.items;
+  const title = element(`h${headingLevel}`, { class: 'ft-footer-title', id }, [item.label], { key: 'title' });
+  const list = menuView(members, shared);
+  const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
+  return element('div', { class: 'ft-footer-group' }, [title, named], { key: itemKey(item) });
+}
+
+const alone = new WeakMap<MenuItem, MenuItem>();
+
+/** The item without those below it; of one item, the same. */
+function withoutItems(item: MenuItem): MenuItem {
+  const known = alone.get(item) ?? { ...item, items: [] };
+  alone.set(item, known);
+  return known;
+}

@@ -1,0 +1,58 @@
+import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
+import { footerView, menuItems } from '../core/index.ts';
+import { useLiveMarks } from './live-marks.ts';
+import { usePlace, useSurroundings } from './trail-context.ts';
+import { useShared } from './use-shared.ts';
+import { ViewRoot } from './view.tsx';
+
+export interface FooterNavProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
+  /** The menu of the site file whose items it shows; groups get titles. Default: `footer`. */
+  readonly menu?: string;
+  /** The name of the navigation landmark. Default: "Footer", or what the trail's wording says. */
+  readonly label?: string;
+  /** The level of the groups' titles. Default: 2. */
+  readonly headingLevel?: 2 | 3 | 4;
+  /** Whether icons stand for the labels of items outside of groups. Default: false. */
+  readonly iconsOnly?: boolean;
+  /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
+  readonly icon?: (name: string) => ReactNode;
+  /** Stands beside the groups: a search field, a subscription. */
+  readonly form?: ReactNode;
+  /** Stands below it all: the year, small print. */
+  readonly foot?: ReactNode;
+}
+
+const send = () => undefined;
+
+/** The navigation at the foot of the page, with its titled groups. */
+export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function FooterNav(props, ref) {
+  const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
+  const { site, audience, records, badges, wording } = useSurroundings();
+  const language = usePlace(({ position }) => position.language);
+  const idPrefix = useId();
+  const items = useMemo(
+    () => menuItems(site, menu, { audience, records, badges, language }),
+    [site, menu, audience, records, badges, language],
+  );
+  const marks = useLiveMarks(items);
+  const view = useShared(
+    footerView({
+      items,
+      label: label ?? wording.footerNavigation,
+      idPrefix,
+      headingLevel,
+      iconsOnly,
+      slots: { icon: icon !== undefined, form: Boolean(form), foot: Boolean(foot) },
+      wording,
+    }),
+  );
+  const slots = useMemo(
+    () => ({
+      form: () => form,
+      foot: () => foot,
+      icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)),
+    }),
+    [form, foot, icon],
+  );
+  return <ViewRoot view={view} surroundings={{ slots, send, marks }} attributes={attributes} elementRef={ref} />;
+});

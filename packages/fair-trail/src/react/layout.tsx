@@ -1,0 +1,50 @@
+import {
+  forwardRef,
+  useEffect,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import { layoutParts, layoutView, warning, type LayoutPart } from '../core/index.ts';
+import { isDevelopment, logWarning } from '../dom/index.ts';
+import { usePlaceSource, useSurroundings } from './trail-context.ts';
+import { useShared } from './use-shared.ts';
+import { ViewRoot } from './view.tsx';
+
+export interface PageLayoutProps extends HTMLAttributes<HTMLElement> {
+  /** Above all, such as a `Notice`. */
+  readonly notice?: ReactNode;
+  /** Such as a `Navbar`. */
+  readonly bar?: ReactNode;
+  /** Beside the content. */
+  readonly sidebar?: ReactNode;
+  /** Below all; at the foot of the window where the content is short. */
+  readonly footer?: ReactNode;
+  /** The content, which holds the `Stage`. */
+  readonly children?: ReactNode;
+}
+
+const send = () => undefined;
+
+/** What all pages share: notice, bar, sidebar, content and footer, each where it belongs. */
+export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(props, ref) {
+  const { notice, bar, sidebar, footer, children, ...attributes } = props;
+  const root = useRef<HTMLElement>(null);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const parts = useMemo<Readonly<Record<LayoutPart, ReactNode>>>(
+    () => ({ notice, bar, sidebar, content: children, footer }),
+    [notice, bar, sidebar, children, footer],
+  );
+  const filled = layoutParts.filter((part) => ![undefined, null, false].includes(parts[part] as undefined));
+  const slots = useMemo(() => Object.fromEntries(layoutParts.map((part) => [part, () => parts[part]])), [parts]);
+  const place = usePlaceSource();
+  const { warn } = useSurroundings();
+  useEffect(() => {
+    if (!isDevelopment(window) || root.current?.querySelector('main') !== null) return;
+    (warn ?? logWarning)(warning('layout-without-content', place.read().url));
+  }, [place, warn]);
+  const view = useShared(layoutView(filled));
+  return <ViewRoot view={view} surroundings={{ slots, send }} attributes={attributes} elementRef={root} />;
+});
