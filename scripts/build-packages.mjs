@@ -1,5 +1,5 @@
 /** Builds the library and the command: types and modules by the compiler, then the stylesheets. */
-import { cpSync, mkdirSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'vite';
@@ -10,6 +10,11 @@ runTool('typescript/bin/tsc', ['--build']);
 
 const library = path.join(root, 'packages/fair-trail');
 const { rungs } = await import(pathToFileURL(path.join(library, 'dist/core/layout/room.js')).href);
+const { readTokens, tokensCss } = await import(pathToFileURL(path.join(library, 'dist/core/color/index.js')).href);
+const tokens = readTokens(JSON.parse(readFileSync(path.join(library, 'tokens.json'), 'utf8')), {});
+if (tokens.problems.length > 0) throw new Error(`tokens.json: ${JSON.stringify(tokens.problems)}`);
+const madeOf = '/* Made by scripts/build-packages.mjs from tokens.json. Change that instead. */\n';
+writeFileSync(path.join(library, 'src/styles/tokens.css'), madeOf + tokensCss(tokens));
 const styles = path.join(library, 'dist/styles');
 mkdirSync(styles, { recursive: true });
 writeFileSync(path.join(library, 'src/styles/bar-room.css'), barRoomCss(rungs));

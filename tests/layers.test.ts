@@ -28,6 +28,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
 /** Where the names of our own packages lead. */
 const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail': 'fair-trail/src/core',
+  'fair-trail/color': 'fair-trail/src/core',
   'fair-trail/dom': 'fair-trail/src/dom',
   'fair-trail/react': 'fair-trail/src/react',
 };
