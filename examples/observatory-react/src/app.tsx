@@ -1,12 +1,13 @@
 import { useState, type ReactNode } from 'react';
-import { Breadcrumbs, Navbar, SkipLink, Stage, Trail, TrailLink } from 'fair-trail/react';
+import { Breadcrumbs, FooterNav, Layout, Navbar, Notice, SkipLink, Stage, Trail, TrailLink } from 'fair-trail/react';
 import { speciesRecords } from '../../observatory/content/species.ts';
 import { pages } from './pages/index.ts';
 import { Denied, Failed, NotFound } from './pages/missing.tsx';
 import { site } from './site.ts';
-import { SiteFooter } from './site-footer.tsx';
 
 const records = { species: speciesRecords };
+/** What has come in since the last visit. */
+const badges = { 'log-sessions': { text: '3', spoken: '3 new sessions' } };
 const ringer = ['ringer'];
 const nobody: string[] = [];
 
@@ -17,27 +18,41 @@ export function App(): ReactNode {
     storeSignedIn(!signedIn);
   };
   return (
-    <Trail site={site} audience={signedIn ? ringer : nobody} records={records}>
+    <Trail site={site} audience={signedIn ? ringer : nobody} records={records} badges={badges}>
       <SkipLink />
-      <Navbar
-        className="observatory-bar"
-        brand={<Brand />}
-        end={
-          <>
-            <button type="button" className="quiet-button" onClick={toggleSignedIn}>
-              {signedIn ? 'Sign out' : 'Sign in'}
-            </button>
-            <TrailLink entry="book" className="sign-button">
-              Book a visit
-            </TrailLink>
-          </>
+      <Layout
+        notice={
+          <Notice name="spring-tide-2026-11">
+            A spring tide covers the causeway from 15:20 today.{' '}
+            <TrailLink entry="crossing">Plan your crossing</TrailLink>.
+          </Notice>
         }
-      />
-      <div className="column">
-        <Breadcrumbs className="observatory-breadcrumbs" />
-        <Stage pages={pages} notFound={NotFound} denied={Denied} failed={Failed} />
-      </div>
-      <SiteFooter />
+        bar={
+          <Navbar
+            className="observatory-bar"
+            pinned="sticky"
+            givesWay="hide"
+            hoverOpens
+            brand={<Brand />}
+            end={
+              <>
+                <button type="button" className="quiet-button" onClick={toggleSignedIn}>
+                  {signedIn ? 'Sign out' : 'Sign in'}
+                </button>
+                <TrailLink entry="book" className="sign-button">
+                  Book a visit
+                </TrailLink>
+              </>
+            }
+          />
+        }
+        footer={<FooterNav foot="2026 · Marram Point and everything about it is invented for this example." />}
+      >
+        <div className="column">
+          <Breadcrumbs className="observatory-breadcrumbs" />
+          <Stage pages={pages} notFound={NotFound} denied={Denied} failed={Failed} />
+        </div>
+      </Layout>
     </Trail>
   );
 }

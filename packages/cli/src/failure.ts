@@ -21,6 +21,8 @@ export const failureCodes = [
   'site-problems',
   'unknown-menu',
   'bad-address',
+  'bad-color',
+  'token-problems',
 ] as const;
 
 export type FailureCode = (typeof failureCodes)[number];

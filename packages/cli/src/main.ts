@@ -6,13 +6,14 @@ import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
 import { addConvertCommand } from './commands/convert-command.ts';
 import { addShowCommand } from './commands/show-command.ts';
+import { addTokensCommand } from './commands/tokens-command.ts';
 
 const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
   version: string;
 };
 
 const program = new Command('fair-trail')
-  .description('Shows, checks, compares and converts the site file that describes a website’s navigation.')
+  .description('Works on the site file that describes a website’s navigation, and on the colors it is shown in.')
   .version(version)
   .showHelpAfterError('(run with --help for what can be given)')
   .configureOutput({
@@ -26,6 +27,7 @@ addShowCommand(program);
 addCheckCommand(program, version);
 addCompareCommand(program, version);
 addConvertCommand(program);
+addTokensCommand(program);
 
 function failureLine(message: string, code: FailureCode): string {
   return `${errorColors.red('fair-trail:')} ${message} [${code}]`;

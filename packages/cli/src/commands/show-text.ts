@@ -1,7 +1,7 @@
 import type { Entry, Site } from 'fair-trail';
-import stringWidth from 'string-width';
 import type { Colors } from 'picocolors/types.js';
 import { printable } from '../printable.ts';
+import { table } from '../report/table.ts';
 import type { ShownItem, ShownSite } from './show.ts';
 
 /** The painted sign of a mark: filled on the page itself, outlined on a section that holds it. */
@@ -73,18 +73,4 @@ function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
 function breadcrumbLine({ breadcrumbs }: ShownSite, colors: Colors): string {
   const steps = breadcrumbs.map(({ label, current }) => (current ? colors.bold(printable(label)) : printable(label)));
   return steps.length > 0 ? steps.join(' › ') : '(none)';
-}
-
-/** Columns as wide as their widest cell on screen, whatever the script. */
-function table(rows: readonly (readonly string[])[]): string[] {
-  const widths: number[] = [];
-  for (const row of rows) {
-    row.forEach((cell, column) => (widths[column] = Math.max(widths[column] ?? 0, stringWidth(cell))));
-  }
-  return rows.map((row) =>
-    row
-      .map((cell, column) => cell + ' '.repeat((widths[column] ?? 0) - stringWidth(cell)))
-      .join('  ')
-      .trimEnd(),
-  );
 }

@@ -43,6 +43,8 @@ class BrowserRouter implements Router, Presenter {
   /** The arrivals that the document shows. */
   #drawn = 0;
   #whenDrawn: (() => void)[] = [];
+  /** Takes the reader to where they were on the first page, once that is there. */
+  #begin: (() => void) | null = null;
 
   constructor(settings: RouterSettings) {
     this.#settings = settings;
@@ -179,8 +181,12 @@ class BrowserRouter implements Router, Presenter {
         speculation.end();
       });
     }
-    arrivals.begin(this.state.current.key, hashOf(this.state.current.url));
+    const { key, url } = this.state.current;
+    this.#begin = () => arrivals.begin(key, hashOf(url));
+    // What stands below a page that is on its way would be kept in view as the page comes, and not the page.
+    if (this.state.page === 'ready') this.#beginOnce();
     return () => {
+      this.#begin = null;
       stopListening();
       ending.abort();
       arrivals.end();
@@ -229,6 +235,7 @@ class BrowserRouter implements Router, Presenter {
     this.state = state;
     if (state.arrivals !== before.arrivals) {
       this.#link = link;
+      this.#begin = null;
       // A page that was never shown has nothing left to wait for.
       this.#arrivals?.leave();
       this.#waiting = effects.filter(waitsForPage);
@@ -309,7 +316,13 @@ class BrowserRouter implements Router, Presenter {
     const waiting = this.#waiting;
     this.#waiting = [];
     this.#arrivals?.settle();
+    this.#beginOnce();
     for (const effect of waiting) this.#carryOut(effect);
+  }
+
+  #beginOnce(): void {
+    this.#begin?.();
+    this.#begin = null;
   }
 
   #changeView(change: () => void): void {

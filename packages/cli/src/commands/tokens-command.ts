@@ -1,0 +1,164 @@
+import { createRequire } from 'node:module';
+import { Option, type Command } from 'commander';
+import {
+  checkPalette,
+  deriveTheme,
+  readHex,
+  readTokens,
+  tokensCss,
+  writeHex,
+  writeTokens,
+  type Color,
+  type PairResult,
+  type Theme,
+  type TokenThemes,
+} from 'fair-trail/color';
+import { outputColors as colors } from '../colors.ts';
+import { Failure } from '../failure.ts';
+import { readJson } from '../input/json-document.ts';
+import { readText } from '../input/read-file.ts';
+import { printable } from '../printable.ts';
+import { table } from '../report/table.ts';
+import { writeFiles } from '../writers/write-files.ts';
+
+interface TokensOptions {
+  readonly from?: readonly string[];
+  readonly out?: string;
+  readonly format: 'text' | 'json';
+  readonly force?: boolean;
+}
+
+export function addTokensCommand(program: Command): void {
+  program
+    .command('tokens')
+    .summary('check the colors of a theme, and make its stylesheet')
+    .description(
+      'Reads a file of design tokens, or derives a theme from one or two brand colors, and tells the contrast of every ' +
+        'pair of colors that meet, in every state and scheme. Exits with 1 where a pair is below level AA of WCAG 2.2; ' +
+        'then nothing is written.',
+    )
+    .argument('[tokens file]', 'a file of the Design Tokens Community Group; without it, the library’s own')
+    .option('--from <colors...>', 'derive a theme from one or two colors such as "#1d5f6b"')
+    .option('--out <FILE>', 'write the theme: a .css file of custom properties, or a .json file of design tokens')
+    .addOption(new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json']).default('text'))
+    .option('--force', 'replace a file that is there already')
+    .action((file: string | undefined, options: TokensOptions) => tokens(file, options));
+}
+
+function tokens(file: string | undefined, options: TokensOptions): void {
+  if (file !== undefined && options.from) {
+    throw new Failure('bad-usage', 'Give a tokens file or --from, and not both: a theme comes from one of them.');
+  }
+  const read = options.from ? derived(options.from) : readFile(file ?? ownTokens());
+  const results = Object.entries(read.themes).flatMap(([theme, schemes]) =>
+    (['light', 'dark'] as const).map((scheme) => ({ theme, scheme, pairs: checkPalette(schemes[scheme]) })),
+  );
+  const failed = results.flatMap(({ pairs }) => pairs).filter(({ passes }) => !passes).length;
+  process.stdout.write(options.format === 'json' ? toJson(results) : toText(results, failed));
+  if (failed > 0) {
+    process.exitCode = 1;
+    return;
+  }
+  if (options.out === undefined) return;
+  writeFiles([{ path: options.out, text: themeText(options.out, read) }], options.force ?? false);
+  process.stderr.write(`Wrote ${printable(options.out)}.\n`);
+}
+
+function ownTokens(): string {
+  return createRequire(import.meta.url).resolve('fair-trail/tokens.json');
+}
+
+function derived(texts: readonly string[]): TokenThemes {
+  const [brand, second, ...more] = texts.map(readBrandColor);
+  if (!brand || more.length > 0) throw new Failure('bad-usage', '--from takes one color or two.');
+  return { themes: { default: deriveTheme(brand, second) }, measures: {}, problems: [] };
+}
+
+function readBrandColor(text: string): Color {
+  const color = readHex(text);
+  if (!color) throw new Failure('bad-color', `"${printable(text)}" is no color. Write it as "#rrggbb", in quotes.`);
+  return color;
+}
+
+function readFile(file: string): TokenThemes {
+  const document = readJson(readText(file), file);
+  // A theme that says only what it changes takes the rest from the library's own.
+  const own = file === ownTokens() ? undefined : readFile(ownTokens()).themes['default'];
+  const read = readTokens(document.value, own ?? ({} as Theme));
+  if (read.problems.length > 0) {
+    const lines = read.problems.map(({ pointer, message }) => {
+      const { line, column } = document.placeOf(document.offsetOf(pointer));
+      return `${printable(file)}:${line}:${column} ${printable(pointer)}: ${printable(message)}`;
+    });
+    throw new Failure('token-problems', lines.join('\n'));
+  }
+  if (Object.keys(read.themes).length === 0) {
+    throw new Failure(
+      'token-problems',
+      `${printable(file)} holds no theme. Begin with { "color": { "default": { … } } }.`,
+    );
+  }
+  return read;
+}
+
+function themeText(place: string, read: TokenThemes): string {
+  if (place.endsWith('.css')) return tokensCss(read);
+  const theme = read.themes['default'];
+  if (place.endsWith('.json') && theme) return writeTokens(theme);
+  throw new Failure('unknown-format', `The ending of "${printable(place)}" says neither .css nor .json.`);
+}
+
+interface SchemeResult {
+  readonly theme: string;
+  readonly scheme: 'light' | 'dark';
+  readonly pairs: readonly PairResult[];
+}
+
+function toJson(results: readonly SchemeResult[]): string {
+  const pairs = results.flatMap(({ theme, scheme, pairs: found }) =>
+    found.map(({ pair, foreground, background, contrast, passes, nearest }) => ({
+      theme,
+      scheme,
+      states: pair.states,
+      what: pair.what,
+      foreground: { name: pair.foreground, value: writeHex(foreground) },
+      background: { name: pair.background, value: writeHex(background) },
+      contrast: down(contrast),
+      least: pair.least,
+      passes,
+      ...(nearest && { nearest: writeHex(nearest) }),
+    })),
+  );
+  return `${JSON.stringify({ pairs, failed: pairs.filter(({ passes }) => !passes).length }, null, 2)}\n`;
+}
+
+function toText(results: readonly SchemeResult[], failed: number): string {
+  const blocks = results.map(({ theme, scheme, pairs }) => {
+    const rows = pairs.map((result) => row(result));
+    return [colors.underline(`${printable(theme)}, ${scheme}`), ...table(rows).map((line) => `  ${line}`)].join('\n');
+  });
+  const count = results.reduce((sum, { pairs }) => sum + pairs.length, 0);
+  const verdict =
+    failed === 0
+      ? `All ${count} pairs have the contrast that level AA asks for.`
+      : `${failed} of ${count} pairs ${failed === 1 ? 'has' : 'have'} too little contrast for level AA.`;
+  return `${blocks.join('\n\n')}\n\n${verdict}\n`;
+}
+
+function row({ pair, foreground, background, contrast, passes, nearest }: PairResult): string[] {
+  const remedy = nearest ? `make ${pair.foreground} ${writeHex(nearest)}` : `change ${pair.background} too`;
+  return [
+    passes ? colors.green('ok') : colors.red('low'),
+    `${down(contrast).toFixed(2)}:1`.padStart(7),
+    colors.dim(`of ${pair.least}`),
+    `${pair.foreground} ${colors.dim(writeHex(foreground))}`,
+    `on ${pair.background} ${colors.dim(writeHex(background))}`,
+    pair.states.join(', '),
+    passes ? colors.dim(pair.what) : `${pair.what}: ${colors.red(remedy)}`,
+  ];
+}
+
+/** Never rounded up: what is shown as 4.5 is no less. */
+function down(contrast: number): number {
+  return Math.floor(contrast * 100) / 100;
+}
