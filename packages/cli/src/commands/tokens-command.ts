@@ -147,15 +147,14 @@ function toText(results: readonly SchemeResult[], failed: number): string {
 
 function row({ pair, foreground, background, contrast, passes, nearest }: PairResult): string[] {
   const remedy = nearest ? `make ${pair.foreground} ${writeHex(nearest)}` : `change ${pair.background} too`;
-  return [
+  const cells = [
     passes ? colors.green('ok') : colors.red('low'),
-    `${down(contrast).toFixed(2)}:1`.padStart(7),
-    colors.dim(`of ${pair.least}`),
+    `${down(contrast).toFixed(2).padStart(5)} ${colors.dim(`of ${pair.least}`)}`,
     `${pair.foreground} ${colors.dim(writeHex(foreground))}`,
     `on ${pair.background} ${colors.dim(writeHex(background))}`,
     pair.states.join(', '),
-    passes ? colors.dim(pair.what) : `${pair.what}: ${colors.red(remedy)}`,
   ];
+  return passes ? cells : [...cells, colors.red(remedy)];
 }
 
 /** Never rounded up: what is shown as 4.5 is no less. */

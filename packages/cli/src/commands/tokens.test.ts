@@ -16,7 +16,7 @@ test('a pair that is too low is named with the nearest color that passes, and no
   const out = place('pale.css');
   const { status, stdout } = run('tokens', file, '--out', out);
   expect(status).toBe(1);
-  const [, nearest] = /low +\d+\.\d\d:1 +of 4\.5 +ink-soft #aaaaaa.*make ink-soft (#[\da-f]{6})/u.exec(stdout) ?? [];
+  const [, nearest] = /low +\d+\.\d\d of 4\.5 +ink-soft #aaaaaa.*make ink-soft (#[\da-f]{6})/u.exec(stdout) ?? [];
   expect(nearest).toBeDefined();
   expect(existsSync(out)).toBe(false);
   const mended = write('mended.json', readFileSync(file, 'utf8').replace('#aaaaaa', nearest ?? ''));

@@ -19,12 +19,16 @@ const aroundLink = 2.4;
 /** The padding of the bar itself on both sides. */
 const aroundBar = 3;
 
+/** What a brand of unknown content is taken for: a drawing and a name of two words. */
+const brandEstimate = 11;
+
 /** What a slot of unknown content is taken for until it has been measured. */
 const slotEstimate = 9;
 
 export interface RoomEstimate {
   readonly items: readonly MenuItem[];
-  readonly brandText: string;
+  /** Null where the app brings a brand of its own. */
+  readonly brandText: string | null;
   /** How many slots besides the brand the app fills. */
   readonly slots: number;
 }
@@ -36,7 +40,8 @@ export interface RoomEstimate {
 export function estimateRoom({ items, brandText, slots }: RoomEstimate): number {
   let links = 0;
   for (const item of items) links += linkWidth(item);
-  return aroundBar + textWidth(brandText) * 1.15 + slots * slotEstimate + links;
+  const brand = brandText === null ? brandEstimate : textWidth(brandText) * 1.15;
+  return aroundBar + brand + slots * slotEstimate + links;
 }
 
 /** The widths that have been estimated; items are the same objects for as long as nothing about them changes. */
@@ -50,7 +55,7 @@ function linkWidth(item: MenuItem): number {
 
 /** What else stands beside a label: the sign of a panel, a badge, an icon. */
 function extraWidth({ items, badge, icon, kind }: MenuItem): number {
-  const panel = items.length === 0 ? 0 : kind === 'link' ? 2.1 : 1.2;
+  const panel = items.length === 0 ? 0 : kind === 'link' ? 1.6 : 1.2;
   return panel + (badge === null ? 0 : textWidth(badge) + 1.2) + (icon === null ? 0 : 1.7);
 }
 
