@@ -8,4 +8,6 @@ await import('./build-packages.mjs');
 await import('../bench/core.mjs');
 const { benchNavigation } = await import('../bench/navigation.mjs');
 await benchNavigation({ executablePath: findChromium() ?? '', args: chromiumArguments });
+const { benchBar } = await import('../bench/bar.mjs');
+await benchBar({ executablePath: findChromium() ?? '', args: chromiumArguments });
 await import('../bench/sizes.mjs');

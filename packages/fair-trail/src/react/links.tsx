@@ -29,9 +29,15 @@ function isPath(href: unknown): href is string {
   return typeof href === 'string' && href.startsWith('/');
 }
 
+type Attributes = Readonly<Record<string, unknown>>;
+
 /** Prints a link: with the app's own component where it has one, and for the app's own addresses. */
-export function PrintedLink({ attributes }: { readonly attributes: Readonly<Record<string, unknown>> }): ReactNode {
-  const { link, href } = useContext(LinksContext);
+export function PrintedLink({ attributes }: { readonly attributes: Attributes }): ReactNode {
+  return printLink(attributes, useContext(LinksContext));
+}
+
+/** For a component that has the links already: a menu has many, and each component costs. */
+export function printLink(attributes: Attributes, { link, href }: Links): ReactNode {
   const { href: written } = attributes;
   if (!isPath(written)) return createElement('a', attributes);
   if (!link) return createElement('a', { ...attributes, href: href(written) });

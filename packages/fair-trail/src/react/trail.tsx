@@ -193,7 +193,7 @@ interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
 function Provide(props: ProvideProps): ReactNode {
   const { site, place, router, navigate, link = null, onWarning, children } = props;
   const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
-  const wording = useMemo(() => ({ ...englishWording, ...ownWording }), [ownWording]);
+  const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
   const value = useMemo(
     () => ({ site, audience, records, badges, wording, router, navigate, warn: onWarning }),
     [site, audience, records, badges, wording, router, navigate, onWarning],

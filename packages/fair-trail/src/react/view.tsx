@@ -16,7 +16,7 @@ import {
   type ViewNode,
   type ViewSlot,
 } from '../core/index.ts';
-import { PrintedLink } from './links.tsx';
+import { LinksContext, PrintedLink, printLink } from './links.tsx';
 import { MarksContext, useMark } from './live-marks.ts';
 
 /** What the app puts into a view, and where the view's events go. Held in a context, so that views need no props. */
@@ -82,13 +82,19 @@ function printElement(node: ViewElement, props: Readonly<Record<string, unknown>
   return createElement(node.tag, key === undefined ? props : { ...props, key }, ...children);
 }
 
-/** Renders again only when its part of the view has changed, or its item's mark. */
-const PrintedMark = memo(function PrintedMark(props: {
+interface MarkProps {
   readonly node: ViewElement;
   readonly item: MenuItem;
-}): ReactNode {
-  const node = markedView(props.node, useMark(props.item));
-  return node.on ? <PrintedControl node={node} /> : printElement(node, propsOf(node));
+}
+
+/** Renders again only when its part of the view has changed, or its item's mark. */
+const PrintedMark = memo(function PrintedMark({ node: atRest, item }: MarkProps): ReactNode {
+  const links = useContext(LinksContext);
+  const node = markedView(atRest, useMark(item));
+  if (node.on) return <PrintedControl node={node} />;
+  const props = propsOf(node);
+  const children = node.children.map(print);
+  return node.tag === 'a' ? printLink({ ...props, children }, links) : createElement(node.tag, props, ...children);
 });
 
 const PrintedControl = memo(function PrintedControl({ node }: { readonly node: ViewElement }): ReactNode {

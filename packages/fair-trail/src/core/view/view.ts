@@ -32,18 +32,25 @@ interface ElementExtras {
   readonly item?: MenuItem;
 }
 
-/** An element; attributes that are null or false are left out, and true is written as HTML writes a boolean. */
+const nothing: readonly never[] = [];
+
+/**
+ * An element; attributes that are null or false are left out, and true is written as HTML writes a boolean. A page has
+ * thousands, so this does no more than it must.
+ */
 export function element(
   tag: string,
   attributes: Readonly<Record<string, string | boolean | null>>,
-  children: readonly (ViewNode | null)[] = [],
-  extras: ElementExtras = {},
+  children: readonly (ViewNode | null)[] = nothing,
+  extras?: ElementExtras,
 ): ViewElement {
   const written: Record<string, string> = {};
-  for (const [name, value] of Object.entries(attributes)) {
+  for (const name in attributes) {
+    const value = attributes[name] ?? null;
     if (value !== null && value !== false) written[name] = value === true ? '' : value;
   }
-  const present = children.filter((child) => child !== null);
+  const present = children.includes(null) ? children.filter((child) => child !== null) : (children as ViewNode[]);
+  if (!extras) return { tag, key: tag, attributes: written, children: present };
   return { tag, key: tag, ...extras, attributes: written, children: present };
 }
 
