@@ -27,9 +27,10 @@ export { HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
 export { decodeSegment } from './site/pathname.ts';
 export { labelOf, type LabelOptions } from './site/labels.ts';
 export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
-export { iconOf, menuMarks, type Mark, type Marks } from './site/marks.ts';
+export { iconOf, menuMarks, type Marks } from './site/marks.ts';
+export type { Mark, MenuItem, MenuItemKind } from './site/menu-item.ts';
 export { LiveMarks } from './site/live-marks.ts';
-export { menuItems, type Badges, type MenuItem, type MenuItemKind, type Visit } from './site/menus.ts';
+export { menuItems, type Badges, type Visit } from './site/menus.ts';
 export {
   breadcrumbs,
   foldBreadcrumbs,

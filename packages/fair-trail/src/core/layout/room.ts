@@ -1,4 +1,4 @@
-import type { MenuItem } from '../site/menus.ts';
+import type { MenuItem } from '../site/menu-item.ts';
 
 /**
  * The widths, in em, at which a bar may switch between a row and a toggle. The stylesheet has a container query for

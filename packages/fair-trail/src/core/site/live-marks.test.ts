@@ -3,7 +3,8 @@ import { expect, test } from 'vitest';
 import { defineSite } from './define.ts';
 import { LiveMarks } from './live-marks.ts';
 import { locate, unknownPosition } from './locate.ts';
-import { menuItems, type MenuItem } from './menus.ts';
+import type { MenuItem } from './menu-item.ts';
+import { menuItems } from './menus.ts';
 import { anyAddress, anySite } from './site.samples.ts';
 
 function everyItem(items: readonly MenuItem[]): readonly MenuItem[] {

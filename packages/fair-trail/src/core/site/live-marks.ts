@@ -1,6 +1,6 @@
 import type { Position } from './locate.ts';
-import { menuMarks, type Mark, type Marks } from './marks.ts';
-import type { MenuItem } from './menus.ts';
+import { menuMarks, type Marks } from './marks.ts';
+import type { Mark, MenuItem } from './menu-item.ts';
 
 /** The marks of a menu as they follow the position, for parts that want to know of their own item alone. */
 export class LiveMarks {

@@ -1,11 +1,8 @@
 import type { Entry } from './entry.ts';
 import { ownParams } from './labels.ts';
 import type { Position } from './locate.ts';
-import type { MenuItem } from './menus.ts';
+import type { Mark, MenuItem } from './menu-item.ts';
 import { sameParams } from './records.ts';
-
-/** What a menu item shows of the position: the page itself, a section that holds it, or nothing. */
-export type Mark = 'page' | 'section' | null;
 
 /** The marks of a menu by its items; an item that is not among them has none. */
 export type Marks = ReadonlyMap<MenuItem, Mark>;

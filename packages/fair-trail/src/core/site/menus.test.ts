@@ -2,7 +2,8 @@ import * as fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { defineSite } from './define.ts';
 import { locate } from './locate.ts';
-import { menuItems, type MenuItem, type Visit } from './menus.ts';
+import type { MenuItem } from './menu-item.ts';
+import { menuItems, type Visit } from './menus.ts';
 import { anyAddress, anySite, marram } from './site.samples.ts';
 
 const site = defineSite(marram);

@@ -2,36 +2,10 @@ import { mayAccess, textIn, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
 import { unknownPosition, type Position } from './locate.ts';
-import { menuMarks, withMarks, type Mark } from './marks.ts';
+import { menuMarks, withMarks } from './marks.ts';
+import type { MenuItem } from './menu-item.ts';
 import { recordsOf, type SiteRecord, type SiteRecords } from './records.ts';
 import type { MenuNode, Site } from './site.ts';
-
-/**
- * What an item is: a `link`; a `group` of others without an address; a `divider`; a `reserved` cell, kept for what a
- * visitor may turn out to see; or, in the place of records, that they are `loading`, that it `failed`, or that there
- * are none (`empty`).
- */
-export type MenuItemKind = 'link' | 'group' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
-
-/** One item of a menu, with everything in it decided. */
-export interface MenuItem {
-  readonly kind: MenuItemKind;
-  /** Null for dividers, for reserved cells, and for a group that exists only in the menu. */
-  readonly entry: Entry | null;
-  readonly params: Readonly<Record<string, string>>;
-  /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
-  readonly label: string;
-  /** Null where there is no link. */
-  readonly href: string | null;
-  readonly summary: string | null;
-  readonly badge: string | null;
-  /** What is said instead of the badge; null where the badge says it itself. */
-  readonly spokenBadge: string | null;
-  /** The name of the icon: the entry's `currentIcon` while it is marked. */
-  readonly icon: string | null;
-  readonly mark: Mark;
-  readonly items: readonly MenuItem[];
-}
 
 /** What is shown beside labels, by the entry's id: a text, or one to show and another to say ("3", "3 unread"). */
 export type Badges = Readonly<Record<string, string | { readonly text: string; readonly spoken: string }>>;

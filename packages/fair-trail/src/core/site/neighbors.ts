@@ -2,7 +2,8 @@ import type { Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
 import type { Position } from './locate.ts';
-import { menuItems, type MenuItem, type Visit } from './menus.ts';
+import type { MenuItem } from './menu-item.ts';
+import { menuItems, type Visit } from './menus.ts';
 import type { Site } from './site.ts';
 
 /** A page to go on to. */

@@ -1,6 +1,6 @@
 import type { DisclosureEvent } from '../interaction/disclosure.ts';
 import { closedDisclosures, type DisclosuresState } from '../interaction/disclosures.ts';
-import type { MenuItem } from '../site/menus.ts';
+import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { itemKey, listView, menuItemView } from './menu-view.ts';
 import { panelFormOf, panelItemView, type PanelForm } from './panel-view.ts';

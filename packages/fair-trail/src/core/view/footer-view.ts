@@ -1,4 +1,4 @@
-import type { MenuItem } from '../site/menus.ts';
+import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { itemKey, listView, menuItemView, menuView, type MenuViewOptions } from './menu-view.ts';
 import { element, slot, type ViewElement } from './view.ts';

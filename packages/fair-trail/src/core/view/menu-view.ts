@@ -1,5 +1,5 @@
-import { iconOf, type Mark } from '../site/marks.ts';
-import type { MenuItem } from '../site/menus.ts';
+import { iconOf } from '../site/marks.ts';
+import type { Mark, MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { element, slot, type ViewElement, type ViewNode } from './view.ts';
 

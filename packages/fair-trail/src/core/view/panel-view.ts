@@ -1,4 +1,4 @@
-import type { MenuItem } from '../site/menus.ts';
+import type { MenuItem } from '../site/menu-item.ts';
 import { ariaCurrent, itemKey, linkContent, linkView, menuView, type MenuViewOptions } from './menu-view.ts';
 import { element, type ViewElement } from './view.ts';
 

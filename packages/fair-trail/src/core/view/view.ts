@@ -1,4 +1,4 @@
-import type { MenuItem } from '../site/menus.ts';
+import type { MenuItem } from '../site/menu-item.ts';
 
 /**
  * What the core decides and a framework prints: plain elements with their attributes, text, and named slots for what

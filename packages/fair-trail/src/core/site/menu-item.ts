@@ -1,0 +1,31 @@
+import type { Entry } from './entry.ts';
+
+/** What a menu item shows of the position: the page itself, a section that holds it, or nothing. */
+export type Mark = 'page' | 'section' | null;
+
+/**
+ * What an item is: a `link`; a `group` of others without an address; a `divider`; a `reserved` cell, kept for what a
+ * visitor may turn out to see; or, in the place of records, that they are `loading`, that it `failed`, or that there
+ * are none (`empty`).
+ */
+export type MenuItemKind = 'link' | 'group' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
+
+/** One item of a menu, with everything in it decided. */
+export interface MenuItem {
+  readonly kind: MenuItemKind;
+  /** Null for dividers, for reserved cells, and for a group that exists only in the menu. */
+  readonly entry: Entry | null;
+  readonly params: Readonly<Record<string, string>>;
+  /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
+  readonly label: string;
+  /** Null where there is no link. */
+  readonly href: string | null;
+  readonly summary: string | null;
+  readonly badge: string | null;
+  /** What is said instead of the badge; null where the badge says it itself. */
+  readonly spokenBadge: string | null;
+  /** The name of the icon: the entry's `currentIcon` while it is marked. */
+  readonly icon: string | null;
+  readonly mark: Mark;
+  readonly items: readonly MenuItem[];
+}
