@@ -14,13 +14,12 @@ import {
   type WarningCode,
 } from '../core/index.ts';
 import { Arrivals, type Arrival } from './arrivals.ts';
-import { checkAddress, longestAddress } from './check-address.ts';
-import { followedLink } from './clicks.ts';
+import { checkAddress } from './check-address.ts';
+import { followLinks } from './follow-links.ts';
 import { Guards, type MayLeave } from './guards.ts';
 import { logWarning } from './log-warning.ts';
 import { PendingLink } from './pending-link.ts';
 import type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
-import { speculate } from './speculation.ts';
 import { changeView } from './view-transition.ts';
 
 export function openRouter(settings: RouterSettings): Router & Presenter {
@@ -145,10 +144,8 @@ class BrowserRouter implements Router, Presenter {
   }
 
   connect(): () => void {
-    const { history, window, eagerness = 'moderate', arrival = 'focus' } = this.#settings;
+    const { history, window, arrival = 'focus' } = this.#settings;
     const arrivals = (this.#arrivals = new Arrivals(window, arrival));
-    const ending = new AbortController();
-    const { signal } = ending;
     const restoration = window.history.scrollRestoration;
     window.history.scrollRestoration = 'manual';
 
@@ -165,22 +162,17 @@ class BrowserRouter implements Router, Presenter {
     // The machine goes on from an old address by itself.
     if (this.state.position.movedTo !== null) this.#go(this.state.current.url, { history: 'replace' }, null);
 
-    // On the window, where everyone else has had the chance to take the click.
-    window.addEventListener('click', (event) => this.#follow(event), { signal });
+    const stopFollowing = followLinks(this.#settings, {
+      go: (url, link) => this.#go(url, {}, link),
+      prepare: (url) => this.prepare(url),
+      refuse: (url) => this.#report('address-too-long', url),
+      subscribe: this.subscribe,
+    });
     const leave = () => {
       arrivals.keep(this.state.current.key, null, this.#waiting.length === 0);
       arrivals.store();
     };
-    window.addEventListener('pagehide', leave, { signal });
-    const speculation = eagerness && speculate(window, eagerness, (url) => this.#prepareLink(url));
-    if (speculation) {
-      const stop = this.subscribe(() => speculation.look());
-      speculation.look();
-      signal.addEventListener('abort', () => {
-        stop();
-        speculation.end();
-      });
-    }
+    window.addEventListener('pagehide', leave);
     const { key, url } = this.state.current;
     this.#begin = () => arrivals.begin(key, hashOf(url));
     // What stands below a page that is on its way would be kept in view as the page comes, and not the page.
@@ -188,7 +180,8 @@ class BrowserRouter implements Router, Presenter {
     return () => {
       this.#begin = null;
       stopListening();
-      ending.abort();
+      stopFollowing();
+      window.removeEventListener('pagehide', leave);
       arrivals.end();
       window.clearTimeout(this.#timer);
       this.#pendingLink.hide();
@@ -196,27 +189,6 @@ class BrowserRouter implements Router, Presenter {
       this.#arrivals = null;
       this.#waiting = [];
     };
-  }
-
-  #follow(event: MouseEvent): void {
-    const { site, history, window } = this.#settings;
-    const followed = followedLink(event);
-    if (followed?.url.origin !== window.location.origin) return;
-    const url = history.address(followed.url, window.location);
-    // Only a page that the site knows can be shown here. Any other address may be a file, and the server knows best.
-    if (url === null || locate(site, addressOf(url)).status !== 'exact') return;
-    event.preventDefault();
-    if (url.length > longestAddress) {
-      this.#report('address-too-long', url);
-      return;
-    }
-    this.#go(url, {}, followed.link);
-  }
-
-  #prepareLink(url: URL): void {
-    const { history, window } = this.#settings;
-    const address = history.address(url, window.location);
-    if (address !== null) this.prepare(address);
   }
 
   #go(url: string, { history = 'auto', state }: NavigateOptions, link: Element | null): void {

@@ -41,7 +41,22 @@ test('a row is apportioned as the browser does it, within half a pixel', () => {
         expect(Math.abs(width - (theirs[index] ?? Number.NaN)), JSON.stringify({ ours, theirs })).toBeLessThan(0.5);
       });
     }),
-    { numRuns: 1000 },
+    {
+      numRuns: 1000,
+      // An item that shrinks to a hair below nothing.
+      examples: [
+        [
+          {
+            items: [
+              { base: 0.25, grow: 0, shrink: 1 },
+              { base: 70.25, grow: 0, shrink: 0.2, around: 6.25 },
+            ],
+            room: 68.25,
+            gap: 6,
+          },
+        ],
+      ],
+    },
   );
 });
 

@@ -73,8 +73,16 @@ function distribute(open: readonly Share[], grows: boolean, initiallyFree: numbe
   const weightOf = ({ item }: Share) => (grows ? item.grow : item.shrink * item.base);
   const weights = sum(open, weightOf);
   for (const share of open) {
-    share.size = share.item.base + (weights === 0 ? 0 : (free * weightOf(share)) / weights);
+    share.size = share.item.base + (weights === 0 ? 0 : asLaidOut((free * weightOf(share)) / weights));
   }
+}
+
+/**
+ * Browsers lay out in steps of a fraction of a pixel. Where an item ends up a hair beyond its limit, that decides whether
+ * it met the limit at all, and with it who gets the rest.
+ */
+function asLaidOut(pixels: number): number {
+  return Math.round(pixels * 64) / 64;
 }
 
 /** Steps 4d and 4e: on whichever side the limits took more, those that met theirs stay at it. */

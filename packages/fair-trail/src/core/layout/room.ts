@@ -5,7 +5,7 @@ import type { MenuItem } from '../site/menu-item.ts';
  * each, so the switch needs no script and follows the size of the text.
  */
 export const rungs: readonly number[] = [
-  16, 20, 24, 28, 32, 36, 40, 44, 48, 52, 56, 60, 64, 70, 76, 84, 92, 100, 112, 124, 140, 160,
+  16, 20, 24, 28, 32, 36, 40, 44, 48, 52, 56, 60, 64, 67, 70, 73, 76, 80, 84, 88, 92, 96, 100, 106, 112, 124, 140, 160,
 ];
 
 /** The smallest rung with that much room, in em; null where there is none. */
@@ -23,7 +23,7 @@ const aroundBar = 3;
 const brandEstimate = 11;
 
 /** What a slot of unknown content is taken for until it has been measured. */
-const slotEstimate = 9;
+const slotEstimate = 7;
 
 export interface RoomEstimate {
   readonly items: readonly MenuItem[];
