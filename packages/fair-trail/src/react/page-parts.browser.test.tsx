@@ -182,6 +182,20 @@ describe('a layout', () => {
     expect(document.documentElement.scrollWidth).toBe(320);
   });
 
+  test('lets a pinned bar stay as far as the page goes', async () => {
+    mount(
+      <Trail site={small} history={memoryHistory('/')}>
+        <Layout {...parts} bar={<Navbar pinned="sticky" />}>
+          <Stage pages={{ today: EchoPage }} />
+        </Layout>
+      </Trail>,
+    );
+    await expect.element(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    window.scrollTo(0, 900);
+    await expect.poll(() => document.querySelector('.ft-bar')?.getBoundingClientRect().top).toBe(0);
+    expect(window.scrollY).toBe(900);
+  });
+
   test('that shows no content says so while it is being made', async () => {
     const warned = vi.fn();
     mount(
