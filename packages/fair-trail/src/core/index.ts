@@ -51,7 +51,6 @@ export { layoutParts, layoutView, type LayoutPart } from './view/layout-view.ts'
 export { languageLinks, type LanguageLink } from './site/language-links.ts';
 export {
   nextDismissal,
-  notDismissed,
   type DismissalEffect,
   type DismissalEvent,
   type DismissalState,

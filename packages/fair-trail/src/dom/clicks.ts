@@ -9,8 +9,7 @@ export interface FollowedLink {
  * with `target` or `download`, inside of text that is being edited, or taken by someone else.
  */
 export function followedLink(event: MouseEvent): FollowedLink | null {
-  if (event.defaultPrevented || event.button !== 0) return null;
-  if (event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return null;
+  if (event.defaultPrevented || !isPlainClick(event)) return null;
   // The composed path sees links inside shadow roots, which `event.target` hides.
   const link = event.composedPath().find(isLink);
   if (!link || link.hasAttribute('download') || isEdited(link)) return null;
@@ -19,6 +18,11 @@ export function followedLink(event: MouseEvent): FollowedLink | null {
   if (target && target.toLowerCase() !== '_self') return null;
   const url = linkUrl(link);
   return url && { url, link };
+}
+
+/** Whether a click is by the main button and nothing else: with more, the browser does something of its own. */
+export function isPlainClick({ button, metaKey, ctrlKey, shiftKey, altKey }: MouseEvent): boolean {
+  return button === 0 && !metaKey && !ctrlKey && !shiftKey && !altKey;
 }
 
 /** The nearest link around something, through the borders of shadow roots. */

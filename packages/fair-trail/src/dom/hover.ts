@@ -1,5 +1,5 @@
 import { isInCorridor, nextHover, noHover, type HoverEvent, type HoverState, type Point } from '../core/index.ts';
-import { findPanel } from './panels.ts';
+import { findPanel, itemWithPanel } from './panels.ts';
 
 /** What a resting pointer asks for. */
 export interface HoverWishes {
@@ -34,10 +34,6 @@ export function listenForHover(root: HTMLElement, { show, end }: HoverWishes): (
       }
     }
   };
-  const itemAt = (target: EventTarget | null) => {
-    const item = target instanceof Element ? target.closest<HTMLElement>('[data-ft-item]') : null;
-    return item && root.contains(item) ? (item.dataset['ftItem'] ?? null) : null;
-  };
   const isOnTheWay = (point: Point) => {
     const shown = state.shown === null ? null : findPanel(root, state.shown);
     return shown !== null && isInCorridor(point, from, shown.panel.getBoundingClientRect());
@@ -55,16 +51,13 @@ export function listenForHover(root: HTMLElement, { show, end }: HoverWishes): (
     const onTheWay = isOnTheWay(point);
     send(id === null ? { type: 'leave', onTheWay } : { type: 'enter', id, onTheWay });
   };
-  const { ownerDocument: document } = root;
-  root.addEventListener('pointermove', (event) => follow(event, itemAt(event.target)), { signal, passive: true });
-  document.addEventListener(
+  // On the whole document, since the way to a panel may lead past the bar.
+  root.ownerDocument.addEventListener(
     'pointermove',
-    (event) => {
-      if (last !== null && itemAt(event.target) === null) follow(event, null);
-      else if (last === null && state.shown !== null) follow(event, itemAt(event.target));
-    },
+    (event) => follow(event, itemWithPanel(root, event.target)?.dataset['ftItem'] ?? null),
     { signal, passive: true },
   );
+  // Out of the window no more is heard of it.
   root.addEventListener('pointerleave', (event) => follow(event, null), { signal, passive: true });
   root.addEventListener(
     'pointerdown',

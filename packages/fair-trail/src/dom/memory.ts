@@ -5,7 +5,6 @@ export const memoryKey = 'fair-trail:dismissed';
 export interface Memory {
   readonly has: (name: string) => boolean;
   readonly add: (name: string) => void;
-  readonly remove: (name: string) => void;
   /** Tells when what is remembered may have changed, by another tab too. */
   readonly subscribe: (listener: () => void) => () => void;
 }
@@ -38,10 +37,6 @@ function createMemory(window: Window): Memory {
     has: (name) => names.has(name),
     add: (name) => {
       names.add(name);
-      write();
-    },
-    remove: (name) => {
-      names.delete(name);
       write();
     },
     subscribe: (listener) => {

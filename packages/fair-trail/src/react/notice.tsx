@@ -8,7 +8,7 @@ import {
   type HTMLAttributes,
   type ReactNode,
 } from 'react';
-import { nextDismissal, noticeView, type DismissalEvent } from '../core/index.ts';
+import { nextDismissal, noticeView } from '../core/index.ts';
 import { focusAfter, memoryOf } from '../dom/index.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useShared } from './use-shared.ts';
@@ -38,19 +38,14 @@ export const Notice = forwardRef<HTMLElement, NoticeProps>(function Notice(props
     () => memory?.has(name) ?? false,
     () => false,
   );
-  const send = useCallback(
-    (event: unknown) => {
-      const { type } = event as DismissalEvent;
-      const focusWithin = root.current?.matches(':focus-within') === true;
-      if (type !== 'dismiss') return;
-      const { effects } = nextDismissal({ dismissed }, { type, focusWithin });
-      // Focus first: it is to be lost with what is about to go.
-      if (root.current && effects.some((effect) => effect.type === 'focus-next')) focusAfter(root.current);
-      if (effects.some((effect) => effect.type === 'remember')) memory?.add(name);
-      onDismiss?.();
-    },
-    [dismissed, memory, name, onDismiss],
-  );
+  const send = useCallback(() => {
+    const focusWithin = root.current?.matches(':focus-within') === true;
+    for (const { type } of nextDismissal({ dismissed }, { type: 'dismiss', focusWithin }).effects) {
+      if (type === 'remember') memory?.add(name);
+      else if (root.current) focusAfter(root.current);
+    }
+    onDismiss?.();
+  }, [dismissed, memory, name, onDismiss]);
   const slots = useMemo(() => ({ content: () => children }), [children]);
   const view = useShared(dismissed ? null : noticeView({ name, ...(label !== undefined && { label }), wording }));
   return view && <ViewRoot view={view} surroundings={{ slots, send }} attributes={attributes} elementRef={root} />;

@@ -38,7 +38,7 @@ export function useToggle({ rootRef, panelId, expanded, onToggle, covers }: Togg
   const parts = useCallback((): DisclosureParts | null => {
     const panel = rootRef.current?.ownerDocument.getElementById(panelId);
     const trigger = rootRef.current?.querySelector<HTMLElement>('.ft-toggle');
-    return rootRef.current && panel && trigger ? { root: rootRef.current, trigger, panel } : null;
+    return panel && trigger ? { trigger, panel } : null;
   }, [rootRef, panelId]);
 
   const send = useCallback(
@@ -73,9 +73,8 @@ export function useToggle({ rootRef, panelId, expanded, onToggle, covers }: Togg
   }, [isExpanded, covers, rootRef]);
 
   useEffect(() => {
-    const present = isExpanded ? parts() : null;
-    return present ? listenWhileExpanded(present, send) : undefined;
-  }, [isExpanded, parts, send]);
+    return isExpanded && rootRef.current ? listenWhileExpanded(rootRef.current, send) : undefined;
+  }, [isExpanded, rootRef, send]);
 
   return { isExpanded, isClosing, send };
 }

@@ -5,37 +5,25 @@ export interface DismissalState {
   readonly dismissed: boolean;
 }
 
-export type DismissalEvent =
-  /** Its button was activated; `focusWithin` if focus is on it, and would be lost with it. */
-  | { readonly type: 'dismiss'; readonly focusWithin: boolean }
-  /** What is remembered of it: at first, and when another tab says so. */
-  | { readonly type: 'remembered'; readonly dismissed: boolean }
-  /** It is to be shown again, to everyone. */
-  | { readonly type: 'show-again' };
+/** Its button was activated; `focusWithin` if focus is on it, and would be lost with it. */
+export interface DismissalEvent {
+  readonly type: 'dismiss';
+  readonly focusWithin: boolean;
+}
 
-export type DismissalEffect =
-  | { readonly type: 'remember' }
-  | { readonly type: 'forget' }
-  /** Move focus to what comes after it. */
-  | { readonly type: 'focus-next' };
-
-export const notDismissed: DismissalState = { dismissed: false };
+export interface DismissalEffect {
+  /** Remember it, or move focus to what comes after it. */
+  readonly type: 'remember' | 'focus-next';
+}
 
 export function nextDismissal(
   state: DismissalState,
-  event: DismissalEvent,
+  { focusWithin }: DismissalEvent,
 ): Transition<DismissalState, DismissalEffect> {
-  switch (event.type) {
-    case 'dismiss': {
-      if (state.dismissed) return to(state);
-      const effects: DismissalEffect[] = event.focusWithin
-        ? [{ type: 'remember' }, { type: 'focus-next' }]
-        : [{ type: 'remember' }];
-      return { state: { dismissed: true }, effects };
-    }
-    case 'remembered':
-      return to(event.dismissed === state.dismissed ? state : { dismissed: event.dismissed });
-    case 'show-again':
-      return state.dismissed ? { state: notDismissed, effects: [{ type: 'forget' }] } : to(state);
-  }
+  if (state.dismissed) return to(state);
+  // Focus first: it is to be lost with what is about to go.
+  const effects: DismissalEffect[] = focusWithin
+    ? [{ type: 'focus-next' }, { type: 'remember' }]
+    : [{ type: 'remember' }];
+  return { state: { dismissed: true }, effects };
 }

@@ -39,8 +39,10 @@ interface ListIndex {
 /** A menu may have thousands of items and a path has few entries, so a list is gone through once and not at each change. */
 const listIndexes = new WeakMap<readonly MenuItem[], ListIndex>();
 
-/** The items of a list that could be marked at the position. Of those that fit equally well, the first comes first,
- * and one that holds nothing before one that does. */
+/**
+ * The items of a list that could be marked at the position. Of those that fit equally well, the first comes first, and
+ * one that holds nothing before one that does.
+ */
 function* candidates(siblings: readonly MenuItem[], { path }: Position): Iterable<MenuItem> {
   const index = listIndexes.get(siblings) ?? indexOf(siblings);
   listIndexes.set(siblings, index);

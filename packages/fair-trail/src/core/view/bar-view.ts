@@ -46,7 +46,7 @@ const toggled: DisclosureEvent = { type: 'toggle' };
 
 /**
  * A navigation bar: brand, start slot, the menu with its toggle, end slot. The order in the document is the order on
- * screen at every width, so that focus never jumps.
+ * screen, so that focus never jumps; but a strip that is narrow stands below the end slot.
  */
 export function barView(options: BarViewOptions): ViewElement {
   const { slots, items, whenNarrow = 'panel' } = options;

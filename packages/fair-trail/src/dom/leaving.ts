@@ -1,0 +1,62 @@
+import { isPlainClick, linkAround } from './clicks.ts';
+
+/** What may close something that is open. Focus that is on nothing at all counts as within. */
+export type LeavingEvent =
+  | { readonly type: 'escape'; readonly focusWithin: boolean }
+  | { readonly type: 'outside' }
+  | { readonly type: 'focus-left' }
+  | { readonly type: 'chosen' };
+
+export interface Leaving {
+  /** Holds all that is open, with its triggers. */
+  readonly root: HTMLElement;
+  /** The part of it that a target lies in, null for elsewhere: to go from one part to another is to leave the first. */
+  readonly partOf: (target: EventTarget | null) => Element | null;
+  /** Whether it lies within something else that may be open: of two, Escape closes the inner one. */
+  readonly inner: boolean;
+}
+
+/**
+ * Tells what happens around something open: Escape, a press or focus elsewhere, a link chosen.
+ *
+ * @returns ends it and leaves nothing behind
+ */
+export function listenForLeaving({ root, partOf, inner }: Leaving, send: (event: LeavingEvent) => void): () => void {
+  const { ownerDocument: document } = root;
+  const listening = new AbortController();
+  const { signal } = listening;
+  document.addEventListener(
+    'keydown',
+    (event) => {
+      if (event.key !== 'Escape' || event.defaultPrevented || event.isComposing) return;
+      const { activeElement } = document;
+      if (inner) event.preventDefault();
+      send({ type: 'escape', focusWithin: partOf(activeElement) !== null || activeElement === document.body });
+    },
+    { signal, capture: inner },
+  );
+  document.addEventListener(
+    'pointerdown',
+    (event) => {
+      // The composed path sees what is pressed inside of shadow roots.
+      if (!event.composedPath().some((target) => partOf(target) !== null)) send({ type: 'outside' });
+    },
+    { signal },
+  );
+  root.addEventListener(
+    'focusout',
+    (event) => {
+      // Without a next element, focus went to nothing or to another window: neither is leaving.
+      if (event.relatedTarget && partOf(event.relatedTarget) !== partOf(event.target)) send({ type: 'focus-left' });
+    },
+    { signal },
+  );
+  root.addEventListener(
+    'click',
+    (event) => {
+      if (isPlainClick(event) && linkAround(event)) send({ type: 'chosen' });
+    },
+    { signal },
+  );
+  return () => listening.abort();
+}
