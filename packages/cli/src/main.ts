@@ -6,6 +6,7 @@ import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
 import { addConvertCommand } from './commands/convert-command.ts';
 import { addShowCommand } from './commands/show-command.ts';
+import { addStylesCommand } from './commands/styles-command.ts';
 import { addTokensCommand } from './commands/tokens-command.ts';
 
 const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
@@ -27,6 +28,7 @@ addShowCommand(program);
 addCheckCommand(program, version);
 addCompareCommand(program, version);
 addConvertCommand(program);
+addStylesCommand(program);
 addTokensCommand(program);
 
 function failureLine(message: string, code: FailureCode): string {

@@ -39,7 +39,7 @@ export {
   type FoldOptions,
 } from './site/breadcrumbs.ts';
 export { englishWording, type Wording } from './wording.ts';
-export { element, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
+export { element, partOf, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
 export { shareView } from './view/share.ts';
 export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView } from './view/breadcrumb-view.ts';
@@ -56,7 +56,7 @@ export {
   type DismissalState,
 } from './interaction/dismissal.ts';
 export { stageView, type StageViewOptions } from './view/stage-view.ts';
-export { barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
+export { barFrame, barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
 export { panelFormOf, type PanelForm } from './view/panel-view.ts';
 export type { Transition } from './interaction/machine.ts';
 export {
@@ -124,6 +124,7 @@ export { reviewSite, type ReviewOptions } from './site/review.ts';
 export { compareSites, type SiteChange } from './site/compare.ts';
 export { forAudience } from './site/for-audience.ts';
 export { outline, type OutlineItem, type OutlineOptions } from './output/outline.ts';
+export { flexStyles } from './output/flex-styles.ts';
 export { escapeMarkup, escapeXml } from './output/escape.ts';
 export { toHtml } from './output/html.ts';
 export { nestedListHtml } from './output/nested-list.ts';

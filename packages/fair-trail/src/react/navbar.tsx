@@ -11,6 +11,7 @@ import {
   type ReactNode,
 } from 'react';
 import {
+  barFrame,
   barView,
   hrefOf,
   itemKey,
@@ -29,7 +30,7 @@ import { useShared } from './use-shared.ts';
 import { useToggle } from './use-toggle.ts';
 import { ViewRoot } from './view.tsx';
 
-export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle' | 'children'> {
+export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** The menu of the site file whose items the bar shows. Default: `main`. */
   readonly menu?: string;
   /** The name of the navigation landmark. Default: "Main", or what the trail's wording says. */
@@ -46,6 +47,8 @@ export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly element?: 'header' | 'div';
   /** What becomes of the menu where room is short. Default: `panel`. */
   readonly whenNarrow?: NarrowForm;
+  /** Whether the end slot stays in the row, or goes into the menu's panel where room is short. Default: `row`. */
+  readonly endPlace?: 'row' | 'panel';
   /** Whether the menu is behind the toggle at every width; for `panel` and `screen`. Default: false. */
   readonly alwaysToggle?: boolean;
   /** Whether the menu is open where room is short. Without it the bar decides by itself. */
@@ -68,13 +71,26 @@ export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly extent?: 'content' | 'window';
   /** How the items share the room that they do not need (CSS Box Alignment). Default: `end`. */
   readonly justify?: 'start' | 'center' | 'end' | 'space-between' | 'stretch';
+  /** The row as the app arranges it: its own markup, with a `Part` for each part of the bar. Default: the usual row. */
+  readonly children?: ReactNode;
 }
 
 /** The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short. */
 export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props, ref) {
   const { menu = 'main', label, brand, start, end, icon, element = 'header', ...behind } = props;
-  const { expanded, onToggle, whenNarrow = 'panel', alwaysToggle = false, ...further } = behind;
-  const { panels: panelForms, hoverOpens = false, held, backdrop, pinned, givesWay, extent, justify, ...own } = further;
+  const { expanded, onToggle, whenNarrow = 'panel', endPlace = 'row', alwaysToggle = false, ...further } = behind;
+  const {
+    panels: panelForms,
+    hoverOpens = false,
+    held,
+    backdrop,
+    pinned,
+    givesWay,
+    extent,
+    justify,
+    children,
+    ...own
+  } = further;
   const { site, audience, records, badges, wording } = useSurroundings();
   const language = usePlace(({ position }) => position.language);
   const panelId = useId();
@@ -142,6 +158,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       panels,
       ...(panelForms && { panelForms }),
       whenNarrow,
+      endPlace,
       beyond,
       room: alwaysToggle ? null : room,
       brandHref: site.home ? hrefOf(site, site.home, {}, language) : null,
@@ -153,12 +170,13 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   // Of one identity while the app's content is, so that a page change draws none of it again.
   const contents = useMemo(
     () => ({
+      children: () => children,
       brand: () => brand,
       start: () => start,
       end: () => end,
       icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)),
     }),
-    [brand, start, end, icon],
+    [children, brand, start, end, icon],
   );
   const attributes = {
     ...own,
@@ -169,7 +187,16 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
     'data-ft-justify': justify,
   };
   const surroundings = { slots: contents, send: sendToEither, marks };
-  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
+  const isOwn = isFilled(children);
+  return (
+    <ViewRoot
+      view={isOwn ? barFrame(view) : view}
+      parts={isOwn ? view : null}
+      surroundings={surroundings}
+      attributes={attributes}
+      elementRef={root}
+    />
+  );
 });
 
 function isFilled(content: ReactNode): boolean {

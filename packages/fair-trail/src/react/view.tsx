@@ -5,11 +5,13 @@ import {
   useContext,
   version,
   type ComponentPropsWithRef,
+  type HTMLAttributes,
   type ReactNode,
   type Ref,
 } from 'react';
 import {
   markedView,
+  partOf,
   type LiveMarks,
   type MenuItem,
   type ViewElement,
@@ -30,6 +32,9 @@ export interface ViewSurroundings {
 /** Apart from the slots, so that an element with none in it does not render again when they change. */
 const SendContext = createContext<ViewSurroundings['send']>(() => undefined);
 
+/** The view whose parts the app arranges. */
+const PartsContext = createContext<ViewElement | null>(null);
+
 const SlotsContext = createContext<ViewSurroundings['slots']>({});
 
 /** Attributes that React knows under another name than HTML does. */
@@ -44,10 +49,12 @@ export interface ViewRootProps {
   /** What the app adds to the outermost element: a class beside ours, any attribute, any handler. */
   readonly attributes?: ComponentPropsWithRef<'div'>;
   readonly elementRef?: Ref<HTMLElement>;
+  /** The whole view, where the app arranges its parts itself and `view` is only what holds them. */
+  readonly parts?: ViewElement | null;
 }
 
 /** Prints a view with React. */
-export function ViewRoot({ view, surroundings, attributes = {}, elementRef }: ViewRootProps): ReactNode {
+export function ViewRoot({ view, surroundings, attributes = {}, elementRef, parts = null }: ViewRootProps): ReactNode {
   const { className, ...others } = attributes;
   const props = { ...propsOf(view), ...handlersOf(view, surroundings.send), ...others, ref: elementRef };
   const classes = [view.attributes['class'], className].filter(Boolean).join(' ');
@@ -55,7 +62,9 @@ export function ViewRoot({ view, surroundings, attributes = {}, elementRef }: Vi
     <SendContext.Provider value={surroundings.send}>
       <SlotsContext.Provider value={surroundings.slots}>
         <MarksContext.Provider value={surroundings.marks ?? null}>
-          {createElement(view.tag, { ...props, className: classes || undefined }, ...view.children.map(print))}
+          <PartsContext.Provider value={parts}>
+            {createElement(view.tag, { ...props, className: classes || undefined }, ...view.children.map(print))}
+          </PartsContext.Provider>
         </MarksContext.Provider>
       </SlotsContext.Provider>
     </SendContext.Provider>
@@ -80,6 +89,35 @@ function printElement(node: ViewElement, props: Readonly<Record<string, unknown>
   const children = node.children.map(print);
   if (node.tag === 'a') return <PrintedLink key={key} attributes={{ ...props, children }} />;
   return createElement(node.tag, key === undefined ? props : { ...props, key }, ...children);
+}
+
+export interface PartProps extends HTMLAttributes<HTMLElement> {
+  /**
+   * Which part: of a `Navbar` its `brand`, `start`, `navigation` (the landmark, with toggle and menu), or `toggle` and
+   * `menu` by themselves, in that order within one element, and `end`.
+   */
+  readonly name: string;
+}
+
+/** One part of the component around it, wherever the app's own markup wants it. Nothing where there is none now. */
+export function Part({ name, className, ...attributes }: PartProps): ReactNode {
+  const view = useContext(PartsContext);
+  const send = useContext(SendContext);
+  const part = view && partOf(view, name);
+  if (!part) return null;
+  const classes = [part.attributes['class'], className].filter(Boolean).join(' ');
+  const own = handlersOf(part, send);
+  // The app may listen too; it is told first, and takes nothing away.
+  const both = Object.entries(own).map(([event, handle]) => {
+    const told = (attributes as Record<string, unknown>)[event];
+    const handleBoth = (given: unknown) => {
+      if (typeof told === 'function') (told as (given: unknown) => void)(given);
+      handle();
+    };
+    return [event, handleBoth];
+  });
+  const props = { ...propsOf(part), ...attributes, ...(Object.fromEntries(both) as object), className: classes };
+  return printElement(part, props);
 }
 
 interface MarkProps {

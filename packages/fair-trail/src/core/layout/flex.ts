@@ -55,6 +55,12 @@ export function writeFlex({ grow, shrink, basis }: Flex): string {
   return `${grow} ${shrink} ${written}`;
 }
 
+/** How a share is written in the markup, so that a rule finds it: the same for all that mean the same. */
+export function flexName(written: string | null): string | null {
+  const flex = written === null ? null : readFlex(written);
+  return flex && writeFlex(flex);
+}
+
 function toFlex([grow = '1', shrink = '1']: readonly string[], basis: FlexBasis): Flex {
   return { grow: Number(grow), shrink: Number(shrink), basis };
 }

@@ -1,10 +1,11 @@
 import type { DisclosureEvent } from '../interaction/disclosure.ts';
 import { closedDisclosures, type DisclosuresState } from '../interaction/disclosures.ts';
+import { flexName } from '../layout/flex.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { itemKey, listView, menuItemView } from './menu-view.ts';
 import { panelFormOf, panelItemView, type PanelForm } from './panel-view.ts';
-import { element, slot, type ViewElement, type ViewNode } from './view.ts';
+import { element, replaceIn, slot, type ViewElement, type ViewNode } from './view.ts';
 
 /**
  * What becomes of a bar's menu where room is short: a `panel` below the bar behind a toggle; the same over the whole
@@ -29,6 +30,8 @@ export interface BarViewOptions {
   readonly panelForms?: PanelForm | Readonly<Record<string, PanelForm>>;
   /** Default: `panel`. */
   readonly whenNarrow?: NarrowForm;
+  /** Whether the end slot stays in the row, or goes into the menu's panel where room is short. Default: `row`. */
+  readonly endPlace?: 'row' | 'panel';
   /** The keys of the items that do not fit (`more`); null while that has not been measured. Default: null. */
   readonly beyond?: readonly string[] | null;
   /** The least room, in em, in which the items stand in a row; null where no room is enough. */
@@ -50,9 +53,16 @@ const toggled: DisclosureEvent = { type: 'toggle' };
  */
 export function barView(options: BarViewOptions): ViewElement {
   const { slots, items, whenNarrow = 'panel' } = options;
-  const panel = element('div', { class: 'ft-bar-panel', id: options.panelId, inert: options.closing === true }, [
-    listView(items.map((item, index) => barItemView(item, index, options))),
-  ]);
+  // A strip and a row of those that fit have no panel that more could stand in.
+  const endInPanel = options.endPlace === 'panel' && (whenNarrow === 'panel' || whenNarrow === 'screen');
+  const end = slots.end ? slotView('end') : null;
+  const panelAttributes = { class: 'ft-bar-panel', id: options.panelId, inert: options.closing === true };
+  const panel = element(
+    'div',
+    panelAttributes,
+    [listView(items.map((item, index) => barItemView(item, index, options))), endInPanel ? end : null],
+    { key: 'menu' },
+  );
   const parts: Readonly<Record<NarrowForm, readonly ViewNode[]>> = {
     panel: [toggleView(options), panel],
     screen: [toggleView(options), panel],
@@ -71,11 +81,21 @@ export function barView(options: BarViewOptions): ViewElement {
     brandView(options),
     slots.start ? slotView('start') : null,
     items.length > 0 ? navigation : null,
-    slots.end ? slotView('end') : null,
+    endInPanel && items.length > 0 ? null : end,
   ]);
   // The row's rules depend on the room around it, so that room is an element of its own for container queries to ask.
   const room = element('div', { class: 'ft-bar-room' }, [row]);
   return element(options.element ?? 'header', { class: 'ft-bar' }, [room]);
+}
+
+/**
+ * The bar without what stands in its row, which the app arranges itself, with the parts of the bar (`partOf`) among its
+ * own markup.
+ */
+export function barFrame(bar: ViewElement): ViewElement {
+  return replaceIn(bar, (child) => {
+    return child.attributes['class'] === 'ft-bar-row' ? { ...child, children: [slot('children')] } : null;
+  });
 }
 
 export function roomName(room: number | null): string {
@@ -102,7 +122,7 @@ function toggleView({ expanded, panelId, wording, whenNarrow }: BarViewOptions):
   // The word may change with the state, since a screen that is covered has nothing else to say how to get out.
   const word = more ? wording.more : whenNarrow === 'screen' && expanded ? wording.close : wording.menu;
   const label = element('span', { class: 'ft-label' }, [word]);
-  return element('button', attributes, more ? [label, sign] : [sign, label], { on: { click: toggled } });
+  return element('button', attributes, more ? [label, sign] : [sign, label], { key: 'toggle', on: { click: toggled } });
 }
 
 function brandView({ brandHref, brandText, slots }: BarViewOptions): ViewElement {
@@ -129,6 +149,9 @@ function barItemView(item: MenuItem, index: number, options: BarViewOptions): Vi
           expanded: panels.open.includes(key),
           closing: panels.closing.includes(key),
         });
-  if (!beyond?.includes(key)) return view;
-  return { ...view, attributes: { ...view.attributes, 'data-ft-beyond': '' } };
+  const flex = flexName(item.entry?.flex ?? null);
+  const isBeyond = beyond?.includes(key) === true;
+  if (flex === null && !isBeyond) return view;
+  const added = { ...(flex !== null && { 'data-ft-flex': flex }), ...(isBeyond && { 'data-ft-beyond': '' }) };
+  return { ...view, attributes: { ...view.attributes, ...added } };
 }

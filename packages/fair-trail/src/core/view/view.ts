@@ -57,3 +57,22 @@ export function element(
 export function slot(name: string, about = ''): ViewSlot {
   return { slot: name, about };
 }
+
+/** The part of a view with that key, such as `toggle`; null where there is none now. */
+export function partOf(view: ViewElement, key: string): ViewElement | null {
+  for (const child of view.children) {
+    if (typeof child === 'string' || 'slot' in child) continue;
+    const found = child.key === key ? child : partOf(child, key);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** The view with others in the place of some of its elements: whatever `replace` answers, and null leaves it. */
+export function replaceIn(view: ViewElement, replace: (element: ViewElement) => ViewElement | null): ViewElement {
+  const children = view.children.map((child) => {
+    if (typeof child === 'string' || 'slot' in child) return child;
+    return replace(child) ?? replaceIn(child, replace);
+  });
+  return { ...view, children };
+}

@@ -1,0 +1,23 @@
+import { flexName } from '../layout/flex.ts';
+import { everyEntry, type Site } from '../site/site.ts';
+
+/**
+ * A stylesheet with the shares that the site file gives to the items of its bars: one rule for each `flex` that is asked
+ * for. The library's own styles cannot know them, and a strict Content-Security-Policy allows no style in the markup.
+ */
+export function flexStyles(site: Site): string {
+  const values = new Set<string>();
+  for (const entry of everyEntry(site.entries)) {
+    const name = flexName(entry.flex);
+    if (name !== null) values.add(name);
+  }
+  const rules = [...values].toSorted().map((value) =>
+    [
+      `  .ft-bar-panel > .ft-menu > .ft-menu-item[data-ft-flex='${value}'] {`,
+      // In a column the shorthand would share out heights.
+      `    flex: var(--ft-narrow, none) var(--ft-wide, ${value});`,
+      '  }',
+    ].join('\n'),
+  );
+  return `@layer fair-trail.parts {\n${rules.join('\n\n')}\n}\n`;
+}
