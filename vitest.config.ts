@@ -48,7 +48,7 @@ export default defineConfig({
           expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
           browser: browser(),
-          provide: { walkSteps: effort(300, 10_000) },
+          provide: { walkSteps: effort(300, 10_000), mounts: effort(8, 1000) },
         },
       },
       {
@@ -59,7 +59,7 @@ export default defineConfig({
           expect: expectation,
           include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
           browser: browser(),
-          provide: { walkSteps: 40 },
+          provide: { walkSteps: 40, mounts: 8 },
         },
       },
       {

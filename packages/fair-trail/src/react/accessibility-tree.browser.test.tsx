@@ -11,7 +11,7 @@ import {
   type ViewElement,
   type ViewNode,
 } from '../core/index.ts';
-import { nested } from '../testing/contracts/bar.ts';
+import { nested } from '../testing/sites.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 /** What the DevTools protocol says of a node, as far as it matters here. */

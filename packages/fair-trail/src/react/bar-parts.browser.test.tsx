@@ -1,7 +1,7 @@
 import { describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, flexStyles, type SiteDefinition } from '../core/index.ts';
-import { nested } from '../testing/contracts/bar.ts';
+import { nested } from '../testing/sites.ts';
 import { Part } from './index.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 

@@ -4,7 +4,7 @@ import { afterEach, describe, expect, test, vi } from 'vitest';
 import { page } from 'vitest/browser';
 import { defineSite, type NarrowForm } from '../core/index.ts';
 import { scriptedAttribute } from '../dom/index.ts';
-import { nested } from '../testing/contracts/bar.ts';
+import { nested } from '../testing/sites.ts';
 import { Navbar, Trail } from './index.ts';
 import './mount.samples.tsx';
 

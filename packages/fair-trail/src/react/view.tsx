@@ -38,7 +38,11 @@ const PartsContext = createContext<ViewElement | null>(null);
 const SlotsContext = createContext<ViewSurroundings['slots']>({});
 
 /** Attributes that React knows under another name than HTML does. */
-const reactNames: Readonly<Record<string, string>> = { class: 'className', tabindex: 'tabIndex' };
+const reactNames: Readonly<Record<string, string>> = {
+  class: 'className',
+  tabindex: 'tabIndex',
+  hreflang: 'hrefLang',
+};
 
 /** Since version 19, React takes this attribute for a boolean; before, it writes what it is given. */
 const inert = Number.parseInt(version, 10) >= 19 ? true : '';

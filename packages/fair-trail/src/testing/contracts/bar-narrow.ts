@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { link, button, hides, practical, element, seen, rectangles, focusOn, nested, type MountBar } from './bar.ts';
+import { link, button, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
+import { nested } from '../sites.ts';
 
 /** What becomes of a bar where room is short, in each of its forms. */
 export function barNarrowContract(mount: MountBar): void {

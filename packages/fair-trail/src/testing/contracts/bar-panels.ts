@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, test } from 'vitest';
 import { commands, page, userEvent } from 'vitest/browser';
-import { link, hides, practical, element, seen, rectangles, focusOn, nested, type MountBar } from './bar.ts';
+import { link, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
+import { nested } from '../sites.ts';
 
 /** What every bar with panels does, whichever framework prints it. */
 export function barPanelsContract(mount: MountBar): void {

@@ -21,33 +21,6 @@ export interface BarRequest {
 /** Shows a bar for the menu `main`, and below it a page long enough to be scrolled; takes the last one away. */
 export type MountBar = (request: BarRequest) => { readonly update: (request: BarRequest) => void };
 
-/** Pages with others below them, a group without a page, and plain ones, among them one after the panels. */
-export const nested: SiteDefinition = {
-  name: 'Marram',
-  entries: [
-    { id: 'today', label: 'Today', href: '/' },
-    {
-      id: 'hides',
-      label: 'Hides',
-      href: '/hides',
-      entries: [
-        { id: 'reedbed', label: 'Reedbed Hide', href: '/hides/reedbed' },
-        { id: 'lantern', label: 'Lantern Room', href: '/hides/lantern' },
-      ],
-    },
-    {
-      id: 'practical',
-      label: 'Practical',
-      entries: [
-        { id: 'visit', label: 'Visit', href: '/visit' },
-        { id: 'book', label: 'Book', href: '/book' },
-      ],
-    },
-    { id: 'about', label: 'About', href: '/about' },
-  ],
-  menus: { main: ['today', { entry: 'hides', depth: 2 }, { entry: 'practical', depth: 2 }, 'about'] },
-};
-
 export const navigation = page.getByRole('navigation', { name: 'Main' });
 export const link = (name: string) => navigation.getByRole('link', { name, exact: true });
 export const button = (name: string) => navigation.getByRole('button', { name, exact: true });

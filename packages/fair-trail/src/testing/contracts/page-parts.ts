@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition, WarningCode } from '../../core/index.ts';
 import { memoryKey } from '../../dom/index.ts';
+import { bilingual } from '../sites.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
 export interface PageRequest {
@@ -24,22 +25,6 @@ export interface PageRequest {
 export type MountPage = (request: PageRequest) => {
   readonly update: (request: PageRequest) => void;
   readonly unmount: () => void;
-};
-
-export const bilingual: SiteDefinition = {
-  name: 'Marram',
-  language: 'en',
-  languages: ['cy'],
-  home: 'today',
-  entries: [
-    { id: 'today', label: 'Today', href: '/', icon: 'sun' },
-    { id: 'hides', label: { en: 'Hides', cy: 'Cuddfannau' }, href: { en: '/hides', cy: '/cuddfannau' }, icon: 'hut' },
-    { id: 'visit', label: 'Visit', href: '/visit' },
-  ],
-  menus: {
-    main: ['today', 'hides'],
-    footer: [{ label: 'Watch', entries: ['hides', 'visit'] }, 'today', 'hides', 'visit'],
-  },
 };
 
 const box = (selector: string) => document.querySelector(selector)?.getBoundingClientRect() ?? new DOMRect();

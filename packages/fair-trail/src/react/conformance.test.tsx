@@ -1,0 +1,53 @@
+import type { ReactNode } from 'react';
+import { HtmlValidate } from 'html-validate';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { defineSite, type NarrowForm } from '../core/index.ts';
+import { bilingual, nested } from '../testing/sites.ts';
+import { Breadcrumbs, FooterNav, LanguageLinks, Layout, Navbar, Notice, SkipLink, Trail } from './index.ts';
+
+// React complains there of attributes that it does not know by the name they were given.
+const errors = vi.spyOn(console, 'error');
+beforeEach(() => void errors.mockClear());
+
+const validator = new HtmlValidate({ root: true, extends: ['html-validate:standard'] });
+
+async function complaintsAbout(content: ReactNode): Promise<readonly string[]> {
+  const html = `<!DOCTYPE html>\n<html lang="en"><head><title>Page</title></head><body>${renderToStaticMarkup(content)}</body></html>`;
+  const { results } = await validator.validateString(html);
+  return results.flatMap(({ messages }) => messages.map(({ ruleId, message }) => `${ruleId}: ${message}`));
+}
+
+afterEach(() => expect(errors.mock.calls).toEqual([]));
+
+test('the checker finds what is wrong', async () => {
+  expect(await complaintsAbout(<ul><div>Not an item</div></ul>)).not.toEqual([]);
+});
+
+const forms: readonly NarrowForm[] = ['panel', 'screen', 'strip', 'more'];
+
+test.each(forms)('a page with a bar that becomes a %s is HTML as the standard has it', async (whenNarrow) => {
+  const html = (
+    <Trail site={defineSite(nested)} url="/hides/reedbed">
+      <SkipLink />
+      <Layout
+        notice={<Notice name="flood">The causeway floods at noon.</Notice>}
+        bar={<Navbar whenNarrow={whenNarrow} end={<button type="button">Sign in</button>} />}
+        footer={<FooterNav menu="main" foot="2026" />}
+      >
+        <Breadcrumbs />
+        <main id="main">Page</main>
+      </Layout>
+    </Trail>
+  );
+  expect(await complaintsAbout(html)).toEqual([]);
+});
+
+test('links to other languages are HTML as the standard has it', async () => {
+  const html = (
+    <Trail site={defineSite(bilingual)} url="/cy/cuddfannau">
+      <LanguageLinks />
+    </Trail>
+  );
+  expect(await complaintsAbout(html)).toEqual([]);
+});
