@@ -8,7 +8,9 @@ await import('./build-packages.mjs');
 const env = { ...process.env, SOAK: 'yes' };
 for (const [project, file] of [
   ['node', 'locate'],
+  ['node', 'core/interaction'],
   ['react-19', 'router-walk'],
+  ['react-19', '-stress'],
 ]) {
   runTool('vitest/vitest.mjs', ['run', '--project', project, '--testTimeout', '3600000', file], { env });
 }

@@ -1,0 +1,88 @@
+import { to, type Transition } from './machine.ts';
+
+/** The second panel that grows out of a sidebar. The address says what is chosen; this is how it comes and goes. */
+export interface AnnexState {
+  /** What the address asks for. */
+  readonly chosen: string | null;
+  /** What is to be seen: while it leaves for another one, still the last. */
+  readonly shown: string | null;
+  readonly leaving: boolean;
+  /** Whether focus goes to the heading of what comes next: not where a page was loaded with it. */
+  readonly wantsFocus: boolean;
+}
+
+export type AnnexEvent =
+  /** An item was activated: it opens its annex, or closes it where that is open. */
+  | { readonly type: 'choose'; readonly id: string }
+  /** The annex's own button was activated. */
+  | { readonly type: 'close' }
+  | { readonly type: 'escape' }
+  /** The sidebar was narrowed or widened. */
+  | { readonly type: 'rail' }
+  /** The address asks for this now. */
+  | { readonly type: 'address'; readonly id: string | null }
+  /** What was shown has finished leaving. */
+  | { readonly type: 'left' };
+
+export type AnnexEffect =
+  /** Go to the address that asks for it; `replace` where Back shall not lead to what was. */
+  | { readonly type: 'navigate'; readonly id: string | null; readonly replace: boolean }
+  /** Say `left` when what is shown has finished leaving. */
+  | { readonly type: 'await-leave' }
+  | { readonly type: 'focus-heading' }
+  | { readonly type: 'focus-item'; readonly id: string };
+
+type Step = Transition<AnnexState, AnnexEffect>;
+
+/** @param id what the first address asks for: it is there at once, and takes no focus */
+export function initialAnnex(id: string | null): AnnexState {
+  return { chosen: id, shown: id, leaving: false, wantsFocus: false };
+}
+
+export function nextAnnex(state: AnnexState, event: AnnexEvent): Step {
+  switch (event.type) {
+    case 'choose': {
+      const id = event.id === state.chosen ? null : event.id;
+      return { state: { ...state, wantsFocus: id !== null }, effects: [{ type: 'navigate', id, replace: false }] };
+    }
+    case 'close':
+    case 'escape':
+      return leaveByHand(state);
+    case 'rail':
+      if (state.chosen === null) return to(state);
+      // Nobody asked to leave it, so Back has nothing to come back to.
+      return { state: { ...state, wantsFocus: false }, effects: [{ type: 'navigate', id: null, replace: true }] };
+    case 'address':
+      return follow(state, event.id);
+    case 'left':
+      return state.leaving ? enter(state) : to(state);
+  }
+}
+
+function leaveByHand(state: AnnexState): Step {
+  const { chosen } = state;
+  if (chosen === null) return to(state);
+  return {
+    state: { ...state, wantsFocus: false },
+    effects: [
+      { type: 'navigate', id: null, replace: false },
+      { type: 'focus-item', id: chosen },
+    ],
+  };
+}
+
+function follow(state: AnnexState, id: string | null): Step {
+  if (id === state.chosen) return to(state);
+  const next = { ...state, chosen: id };
+  if (state.shown === null) return enter(next);
+  // Back to the one that is leaving: it turns round from where it is.
+  if (state.shown === id) return to({ ...next, leaving: false });
+  if (state.leaving) return to(next);
+  return { state: { ...next, leaving: true }, effects: [{ type: 'await-leave' }] };
+}
+
+function enter(state: AnnexState): Step {
+  const { chosen, wantsFocus } = state;
+  const next: AnnexState = { chosen, shown: chosen, leaving: false, wantsFocus: false };
+  return chosen !== null && wantsFocus ? { state: next, effects: [{ type: 'focus-heading' }] } : to(next);
+}

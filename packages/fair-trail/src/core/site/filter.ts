@@ -1,0 +1,103 @@
+import type { MenuItem } from './menu-item.ts';
+
+/** A stretch of a label that matches, in UTF-16 code units. */
+export interface MatchRange {
+  readonly start: number;
+  readonly end: number;
+}
+
+/** What a query leaves of a menu. */
+export interface Filtered {
+  /** The items that are left: those that match, and those that hold one. */
+  readonly left: ReadonlySet<MenuItem>;
+  /** Where the labels match, for those items that match themselves. */
+  readonly ranges: ReadonlyMap<MenuItem, readonly MatchRange[]>;
+  /** How many links match. */
+  readonly count: number;
+}
+
+/** Letters as they are compared: without case and without marks; each of them beside its place in the label. */
+interface Folded {
+  readonly text: string;
+  /** The place of each code unit of `text` in the label, and the label's length at the end. */
+  readonly places: readonly number[];
+}
+
+/** A label is folded once for all keystrokes. */
+const foldedLabels = new WeakMap<MenuItem, Folded>();
+
+function fold(label: string): Folded {
+  let text = '';
+  const places: number[] = [];
+  let place = 0;
+  for (const character of label) {
+    const folded = character
+      .normalize('NFKD')
+      .replaceAll(/\p{Mark}/gu, '')
+      .toLowerCase();
+    for (let index = 0; index < folded.length; index += 1) places.push(place);
+    text += folded;
+    place += character.length;
+  }
+  places.push(place);
+  return { text, places };
+}
+
+function foldedLabel(item: MenuItem): Folded {
+  const known = foldedLabels.get(item) ?? fold(item.label);
+  foldedLabels.set(item, known);
+  return known;
+}
+
+/**
+ * The items of a menu whose labels hold every word of a query. Case and marks do not count: "ete" finds "Été". A group
+ * that matches is shown with all that is below it.
+ *
+ * @returns null for a query without a word: everything is left, and nothing is marked
+ */
+export function filterItems(items: readonly MenuItem[], query: string): Filtered | null {
+  const words = fold(query).text.split(/\s+/u).filter(Boolean);
+  if (words.length === 0) return null;
+  const left = new Set<MenuItem>();
+  const ranges = new Map<MenuItem, readonly MatchRange[]>();
+  let count = 0;
+  const look = (item: MenuItem, isWithin: boolean): boolean => {
+    if (item.kind !== 'link' && item.kind !== 'group') return false;
+    const found = rangesIn(foldedLabel(item), words);
+    if (found) ranges.set(item, found);
+    if (found && item.kind === 'link') count += 1;
+    const isShown = isWithin || found !== null;
+    let holds = false;
+    for (const child of item.items) holds = look(child, isShown) || holds;
+    if (!isShown && !holds) return false;
+    left.add(item);
+    return true;
+  };
+  for (const item of items) look(item, false);
+  return { left, ranges, count };
+}
+
+/** Where each word stands first, in the order of the label, or null where one of them does not. */
+function rangesIn({ text, places }: Folded, words: readonly string[]): readonly MatchRange[] | null {
+  const found: MatchRange[] = [];
+  for (const word of words) {
+    const index = text.indexOf(word);
+    if (index === -1) return null;
+    const last = places[index + word.length - 1] ?? 0;
+    // Up to the next character that is another one: a letter may have been folded to several.
+    const end = places.slice(index + word.length).find((place) => place > last) ?? places.at(-1) ?? 0;
+    found.push({ start: places[index] ?? 0, end });
+  }
+  return joined(found.toSorted((one, other) => one.start - other.start));
+}
+
+/** Those that touch or overlap, as one. */
+function joined(ranges: readonly MatchRange[]): readonly MatchRange[] {
+  const result: MatchRange[] = [];
+  for (const range of ranges) {
+    const last = result.at(-1);
+    if (last && range.start <= last.end) result[result.length - 1] = { ...last, end: Math.max(last.end, range.end) };
+    else result.push(range);
+  }
+  return result;
+}
