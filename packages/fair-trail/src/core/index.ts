@@ -30,6 +30,7 @@ export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
 export { iconOf, menuMarks, type Marks } from './site/marks.ts';
 export type { Mark, MenuItem, MenuItemKind } from './site/menu-item.ts';
 export { LiveMarks } from './site/live-marks.ts';
+export { filterItems, type Filtered, type MatchRange } from './site/filter.ts';
 export { menuItems, type Badges, type Visit } from './site/menus.ts';
 export {
   breadcrumbs,
@@ -57,6 +58,8 @@ export {
 } from './interaction/dismissal.ts';
 export { stageView, type StageViewOptions } from './view/stage-view.ts';
 export { barFrame, barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
+export { sidebarView, type SidebarNarrowForm, type SidebarViewOptions } from './view/sidebar-view.ts';
+export { allGroups, markedGroups } from './view/tree-view.ts';
 export { panelFormOf, type PanelForm } from './view/panel-view.ts';
 export type { Transition } from './interaction/machine.ts';
 export {
@@ -73,6 +76,29 @@ export {
   type DisclosuresEvent,
   type DisclosuresState,
 } from './interaction/disclosures.ts';
+export {
+  closedOverlay,
+  nextOverlay,
+  type OverlayEffect,
+  type OverlayEvent,
+  type OverlayState,
+} from './interaction/overlay.ts';
+export {
+  nextGroups,
+  pathSeparator,
+  type GroupsEffect,
+  type GroupsEvent,
+  type GroupsState,
+} from './interaction/groups.ts';
+export { initialAnnex, nextAnnex, type AnnexEffect, type AnnexEvent, type AnnexState } from './interaction/annex.ts';
+export {
+  initialTabs,
+  nextTabs,
+  type TabOption,
+  type TabsEffect,
+  type TabsEvent,
+  type TabsState,
+} from './interaction/tabs.ts';
 export {
   hoverTimes,
   nextHover,

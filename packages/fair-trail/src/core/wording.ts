@@ -12,6 +12,24 @@ export interface Wording {
   readonly pagesIn: string;
   /** The name of the breadcrumbs' navigation landmark. */
   readonly breadcrumbs: string;
+  /** On the button that shows the steps that are folded away. `{count}` is how many. */
+  readonly unfold: string;
+  /** On the button that shows what stands beside a step. `{label}` is the step's. */
+  readonly beside: string;
+  /** The name of the sidebar's navigation landmark. */
+  readonly sidebar: string;
+  /** On the button that narrows a sidebar to its icons. */
+  readonly narrow: string;
+  /** On the same button while it is narrow. */
+  readonly widen: string;
+  /** The name of the field that filters a list. */
+  readonly filter: string;
+  /** Said while a list is filtered. `{count}` is how many pages are left. */
+  readonly matches: string;
+  /** The same for a single one. */
+  readonly match: string;
+  /** Said and shown where nothing is left. */
+  readonly noMatch: string;
   readonly skipToContent: string;
   /** The name of a notice’s region. */
   readonly notice: string;
@@ -50,6 +68,15 @@ export const englishWording: Wording = {
   more: 'More',
   pagesIn: 'Pages in {label}',
   breadcrumbs: 'Breadcrumbs',
+  unfold: 'Show {count} more steps',
+  beside: 'Beside {label}',
+  sidebar: 'Sidebar',
+  narrow: 'Narrow to icons',
+  widen: 'Widen to labels',
+  filter: 'Filter by name',
+  matches: '{count} pages match',
+  match: '1 page matches',
+  noMatch: 'Nothing matches',
   skipToContent: 'Skip to content',
   notice: 'Notice',
   dismiss: 'Dismiss',

@@ -21,7 +21,13 @@ async function complaintsAbout(content: ReactNode): Promise<readonly string[]> {
 afterEach(() => expect(errors.mock.calls).toEqual([]));
 
 test('the checker finds what is wrong', async () => {
-  expect(await complaintsAbout(<ul><div>Not an item</div></ul>)).not.toEqual([]);
+  expect(
+    await complaintsAbout(
+      <ul>
+        <div>Not an item</div>
+      </ul>,
+    ),
+  ).not.toEqual([]);
 });
 
 const forms: readonly NarrowForm[] = ['panel', 'screen', 'strip', 'more'];

@@ -1,6 +1,6 @@
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
-import { itemKey, listView, menuItemView, menuView, type MenuViewOptions } from './menu-view.ts';
+import { itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
 
 export interface FooterViewOptions {
@@ -43,19 +43,11 @@ export function footerView(options: FooterViewOptions): ViewElement {
 /** The title names the list, so that ears hear which group a link belongs to. */
 function groupView(item: MenuItem, id: string, options: FooterViewOptions, shared: MenuViewOptions): ViewElement {
   const { headingLevel = 2 } = options;
-  // A page that holds others is the first of its own group.
-  const members: readonly MenuItem[] = item.kind === 'link' ? [withoutItems(item), ...item.items] : item.items;
+  // A page that holds others is the first of its own group, and marked only where one is on it: the others stand beside it.
+  const own = { ...linkView(item, shared), pageOnly: true };
+  const first = item.kind === 'link' ? [element('li', { class: 'ft-menu-item' }, [own], { key: 'own' })] : [];
   const title = element(`h${headingLevel}`, { class: 'ft-footer-title', id }, [item.label], { key: 'title' });
-  const list = menuView(members, shared);
+  const list = listView([...first, ...item.items.map((member, index) => menuItemView(member, index, shared))]);
   const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
   return element('div', { class: 'ft-footer-group' }, [title, named], { key: itemKey(item) });
-}
-
-const alone = new WeakMap<MenuItem, MenuItem>();
-
-/** The item without those below it; of one item, the same. */
-function withoutItems(item: MenuItem): MenuItem {
-  const known = alone.get(item) ?? { ...item, items: [] };
-  alone.set(item, known);
-  return known;
 }

@@ -1,4 +1,5 @@
 import { iconOf } from '../site/marks.ts';
+import type { MatchRange } from '../site/filter.ts';
 import type { Mark, MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { element, slot, type ViewElement, type ViewNode } from './view.ts';
@@ -9,7 +10,13 @@ export interface MenuViewOptions {
   readonly icons?: boolean;
   /** Whether summaries are shown below their links. Default: false. */
   readonly summaries?: boolean;
+  /** Colors of markers before labels, as CSS writes them, by the keys of the items. Default: none. */
+  readonly markers?: Readonly<Record<string, string>>;
+  /** Whether an item without an icon has the first letter of its label beside it, for where nothing else has room. */
+  readonly monograms?: boolean;
 }
+
+const noMarkers: Readonly<Record<string, string>> = {};
 
 /** The value of `aria-current` (WAI-ARIA 1.2, section 6.6) that states a mark. */
 export function ariaCurrent(mark: Mark): 'page' | 'true' | null {
@@ -33,11 +40,17 @@ const knownViews = new WeakMap<MenuItem, Required<MenuViewOptions> & { readonly 
 export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
   // Many places of a menu share one object for what says nothing.
   if (item.kind !== 'link' && item.kind !== 'group') return newItemView(item, index, options);
-  const { wording, icons = false, summaries = false } = options;
+  const { wording, icons = false, summaries = false, markers = noMarkers, monograms = false } = options;
   const known = knownViews.get(item);
-  if (known?.wording === wording && known.icons === icons && known.summaries === summaries) return known.view;
+  const isSame =
+    known?.wording === wording &&
+    known.icons === icons &&
+    known.summaries === summaries &&
+    known.markers === markers &&
+    known.monograms === monograms;
+  if (isSame) return known.view;
   const view = newItemView(item, index, options);
-  knownViews.set(item, { wording, icons, summaries, view });
+  knownViews.set(item, { wording, icons, summaries, markers, monograms, view });
   return view;
 }
 
@@ -66,8 +79,12 @@ function groupLabelView(item: MenuItem): ViewElement {
   return element('span', attributes, [item.label], { item });
 }
 
-/** The link of an item, with all that stands in it. */
-export function linkView(item: MenuItem, options: MenuViewOptions): ViewElement {
+/**
+ * The link of an item, with all that stands in it.
+ *
+ * @param ranges what of its label matches a query
+ */
+export function linkView(item: MenuItem, options: MenuViewOptions, ranges?: readonly MatchRange[]): ViewElement {
   const newTab = item.entry?.opens === 'new-tab';
   const attributes = {
     class: 'ft-link',
@@ -76,27 +93,62 @@ export function linkView(item: MenuItem, options: MenuViewOptions): ViewElement 
     target: newTab ? '_blank' : null,
     rel: newTab ? 'noopener' : null,
   };
-  return element('a', attributes, linkContent(item, options), { item });
+  return element('a', attributes, linkContent(item, options, ranges), { item });
 }
 
 /** What stands in a link or in the button of a group: icon, label, badge, and a sign where it leads elsewhere. */
 export function linkContent(
   item: MenuItem,
-  { wording, icons = false, summaries = false }: MenuViewOptions,
+  { wording, icons = false, summaries = false, markers = noMarkers, monograms = false }: MenuViewOptions,
+  ranges: readonly MatchRange[] = [],
 ): ViewNode[] {
   // Some icons are there only while their item is marked: their place always is.
   const hasIcon = icons && (item.icon ?? item.entry?.currentIcon ?? null) !== null;
-  const label = element('span', { class: 'ft-label' }, [item.label]);
+  const marker = Object.hasOwn(markers, itemKey(item)) ? markers[itemKey(item)] : undefined;
+  const label = element('span', { class: 'ft-label' }, labelPieces(item.label, ranges));
   const summary = summaries && item.summary !== null ? element('span', { class: 'ft-summary' }, [item.summary]) : null;
   // The space is for ears, which hear both as one text.
   const texts = summary ? element('span', { class: 'ft-texts' }, [label, ' ', summary], { key: 'texts' }) : label;
   const content: (ViewNode | null)[] = [
     hasIcon ? slot('icon', item.icon ?? '') : null,
+    monograms && !hasIcon
+      ? element('span', { class: 'ft-monogram', 'aria-hidden': 'true' }, [firstLetter(item.label)], { key: 'monogram' })
+      : null,
+    marker === undefined ? null : markerView(marker),
     texts,
     item.badge === null ? null : badgeView(item.badge, item.spokenBadge),
     item.entry?.opens === 'new-tab' ? newTabView(wording) : null,
   ];
   return content.filter((node) => node !== null);
+}
+
+function labelPieces(label: string, ranges: readonly MatchRange[]): readonly ViewNode[] {
+  if (ranges.length === 0) return [label];
+  const pieces: ViewNode[] = [];
+  let last = 0;
+  for (const { start, end } of ranges) {
+    if (start > last) pieces.push(label.slice(last, start));
+    pieces.push(element('mark', { class: 'ft-match' }, [label.slice(start, end)], { key: `match/${start}` }));
+    last = end;
+  }
+  if (last < label.length) pieces.push(label.slice(last));
+  return pieces;
+}
+
+/** As a reader counts letters: one with its marks is one. */
+const letters = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
+
+function firstLetter(label: string): string {
+  const [first] = letters.segment(label.trim());
+  return first?.segment.toLocaleUpperCase() ?? '';
+}
+
+/** A drawing, since a strict policy refuses colors in a style attribute. It says nothing: the label does. */
+function markerView(color: string): ViewElement {
+  const board = element('path', { d: 'M2 0h6l2 2v6l-2 2H2L0 8V2z', fill: color });
+  return element('svg', { class: 'ft-marker', viewBox: '0 0 10 10', 'aria-hidden': 'true' }, [board], {
+    key: 'marker',
+  });
 }
 
 /** A badge says what it shows, unless it has words of its own for ears. */
@@ -112,7 +164,7 @@ export function markedView(view: ViewElement, mark: Mark): ViewElement {
   const { item } = view;
   if (!item || item.mark === mark) return view;
   const { 'aria-current': _, ...attributes } = view.attributes;
-  const current = ariaCurrent(mark);
+  const current = view.pageOnly === true && mark === 'section' ? null : ariaCurrent(mark);
   const icon = iconOf(item, mark) ?? '';
   return {
     ...view,

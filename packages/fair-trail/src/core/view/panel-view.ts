@@ -1,3 +1,4 @@
+import type { MatchRange } from '../site/filter.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import { ariaCurrent, itemKey, linkContent, linkView, menuView, type MenuViewOptions } from './menu-view.ts';
 import { element, type ViewElement } from './view.ts';
@@ -40,7 +41,9 @@ export function panelItemView(item: MenuItem, options: PanelViewOptions): ViewEl
   const attributes = { class: 'ft-panel', id, 'data-ft-form': form, 'data-ft-label': item.label, inert: closing };
   const panel = element('div', attributes, [element('div', { class: 'ft-panel-content' }, [below])]);
   const parts =
-    item.kind === 'link' ? [linkView(item, options), buttonView(item, options)] : [groupButtonView(item, options)];
+    item.kind === 'link'
+      ? [linkView(item, options), panelButtonView(item, options, pressed(item))]
+      : [groupButtonView(item, options, pressed(item))];
   const key = itemKey(item);
   const view = element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [...parts, panel], { key });
   knownViews.set(item, { ...options, view });
@@ -59,23 +62,29 @@ function triggerAttributes({ expanded, id }: PanelViewOptions): Readonly<Record<
 const sign = element('span', { class: 'ft-panel-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
 
 /** Beside the link to the item's own page. */
-function buttonView(item: MenuItem, options: PanelViewOptions): ViewElement {
+export function panelButtonView(item: MenuItem, options: PanelViewOptions, press: unknown): ViewElement {
   const attributes = {
     class: 'ft-panel-trigger',
     ...triggerAttributes(options),
     'aria-label': options.wording.pagesIn.replace('{label}', () => item.label),
   };
-  return element('button', attributes, [sign], { on: { click: pressed(item) } });
+  return element('button', attributes, [sign], { on: { click: press } });
 }
 
 /** The whole item, where there is no page to link to. */
-function groupButtonView(item: MenuItem, options: PanelViewOptions): ViewElement {
+export function groupButtonView(
+  item: MenuItem,
+  options: PanelViewOptions,
+  press: unknown,
+  ranges?: readonly MatchRange[],
+): ViewElement {
   const attributes = {
     class: 'ft-link ft-panel-trigger',
     ...triggerAttributes(options),
     'aria-current': ariaCurrent(item.mark),
   };
-  return element('button', attributes, [...linkContent(item, options), sign], { item, on: { click: pressed(item) } });
+  const content = [...linkContent(item, options, ranges), sign];
+  return element('button', attributes, content, { item, on: { click: press } });
 }
 
 function pressed(item: MenuItem): unknown {

@@ -20,6 +20,7 @@ function shareElement(last: ViewElement, next: ViewElement): ViewElement {
     on === last.on &&
     // An item is told by its identity: what follows its mark asks for it by that.
     next.item === last.item &&
+    next.pageOnly === last.pageOnly &&
     next.tag === last.tag &&
     next.key === last.key;
   return isEqual ? last : { ...next, attributes, children, ...(on && { on }) };

@@ -17,6 +17,8 @@ export interface ViewElement {
   readonly on?: Readonly<Record<string, unknown>>;
   /** The menu item whose mark the element shows, for those who follow marks one by one (`markedView`). */
   readonly item?: MenuItem;
+  /** Whether it shows no mark but that of the page itself: what is in the item stands beside it, with marks of its own. */
+  readonly pageOnly?: boolean;
 }
 
 /** Where the app's own content goes. */
@@ -30,6 +32,7 @@ interface ElementExtras {
   readonly key?: string;
   readonly on?: Readonly<Record<string, unknown>>;
   readonly item?: MenuItem;
+  readonly pageOnly?: boolean;
 }
 
 const nothing: readonly never[] = [];

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition, WarningCode } from '../../core/index.ts';
 import { memoryKey } from '../../dom/index.ts';
-import { bilingual } from '../sites.ts';
+import { bilingual, nested } from '../sites.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
 export interface PageRequest {
@@ -100,6 +100,16 @@ export function footerContract(mount: MountPage): void {
       await expect.element(list.getByRole('link', { name: 'Visit' })).toHaveAttribute('aria-current', 'page');
       await expect.element(list.getByRole('link', { name: 'Hides' })).not.toHaveAttribute('aria-current');
       await expect.element(page.getByText('Invented, 2026')).toBeVisible();
+    });
+
+    test('marks a page that titles its group only where one is on it, and else what is in it', async () => {
+      const definition = { ...nested, menus: { main: [], footer: [{ entry: 'hides', depth: 2 }] } };
+      mount({ definition, url: '/hides', footer: {}, content: 'short' });
+      const link = (name: string) => footer.getByRole('link', { name, exact: true });
+      await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
+      await link('Reedbed Hide').click();
+      await expect.element(link('Reedbed Hide')).toHaveAttribute('aria-current', 'page');
+      await expect.element(link('Hides')).not.toHaveAttribute('aria-current');
     });
 
     test('icons alone keep the names, and an item without an icon keeps its label', async () => {

@@ -1,0 +1,73 @@
+import type { Filtered } from '../site/filter.ts';
+import type { MenuItem } from '../site/menu-item.ts';
+import type { Wording } from '../wording.ts';
+import { closeView } from './close-view.ts';
+import { filterView } from './filter-view.ts';
+import { linkView } from './menu-view.ts';
+import { treeView } from './tree-view.ts';
+import { element, slot, type ViewElement } from './view.ts';
+
+export interface AnnexViewOptions {
+  readonly id: string;
+  /** The item that it belongs to. */
+  readonly item: MenuItem;
+  /** The key of the item that the address asks for: another one while this leaves. */
+  readonly chosen: string | null;
+  /** Whether it is on its way out, and to be seen still. */
+  readonly leaving: boolean;
+  /** Whether it has a field that filters, and what is left of its items; null for all. Default: no field. */
+  readonly search?: { readonly filtered: Filtered | null } | null;
+  /** Whether the app puts something below the list. */
+  readonly hasSlot: boolean;
+  /** The level of its title. Default: 2. */
+  readonly headingLevel?: 2 | 3 | 4;
+  readonly icons: boolean;
+  readonly wording: Wording;
+  /** The ids of its groups that are open, and of those that are closing. */
+  readonly open: ReadonlySet<string>;
+  readonly closing: ReadonlySet<string>;
+}
+
+const noKeys: ReadonlySet<string> = new Set();
+
+/** The second panel that grows out of a sidebar: what is below one of its items, with a field and a list of its own. */
+export function annexView(options: AnnexViewOptions): ViewElement {
+  const { id, item, search = null, leaving, wording, icons, headingLevel = 2 } = options;
+  const titleId = `${id}-title`;
+  const filtered = search?.filtered ?? null;
+  const title = element(
+    `h${headingLevel}`,
+    { class: 'ft-annex-title', id: titleId, tabindex: '-1' },
+    [item.kind === 'link' ? linkView(item, { wording, icons }) : item.label],
+    { key: 'title' },
+  );
+  const tree = {
+    idPrefix: id,
+    wording,
+    icons,
+    open: options.open,
+    closing: options.closing,
+    filtered,
+    annex: { keys: noKeys, id, chosen: null },
+  };
+  return element(
+    'nav',
+    { class: 'ft-annex', id, 'aria-labelledby': titleId, inert: leaving },
+    [
+      element('div', { class: 'ft-annex-head' }, [
+        title,
+        closeView('ft-annex-close', { type: 'close-annex' }, wording),
+      ]),
+      search && filterView({ id: `${id}-filter`, filtered, wording }),
+      treeView(item.items, annexRoot, tree),
+      options.hasSlot
+        ? element('div', { class: 'ft-annex-panel' }, [slot('panel', item.label)], { key: 'panel' })
+        : null,
+    ],
+    // Another choice is another panel: it comes in as one, and takes nothing of the last one's with it.
+    { key: `annex/${item.entry?.id ?? item.label}` },
+  );
+}
+
+/** Under which the groups in an annex are told from those beside it. */
+const annexRoot = 'annex';

@@ -1,0 +1,141 @@
+import type { Filtered } from '../site/filter.ts';
+import type { MenuItem } from '../site/menu-item.ts';
+import type { Wording } from '../wording.ts';
+import { annexView, type AnnexViewOptions } from './annex-view.ts';
+import { closeView } from './close-view.ts';
+import { filterView } from './filter-view.ts';
+import { itemKey } from './menu-view.ts';
+import { treeView, type TreeViewOptions } from './tree-view.ts';
+import { element, slot, type ViewElement } from './view.ts';
+
+/** Where a sidebar stands when room is short: over the page behind a toggle, or in the flow above the content. */
+export type SidebarNarrowForm = 'cover' | 'above';
+
+export interface SidebarViewOptions {
+  readonly items: readonly MenuItem[];
+  /** Tells the sidebar from others in what is remembered. */
+  readonly name: string;
+  /** The name of the navigation landmark. */
+  readonly label: string;
+  /** Begins every id in it. */
+  readonly idPrefix: string;
+  readonly tree: Omit<TreeViewOptions, 'annex' | 'filtered' | 'idPrefix' | 'wording' | 'icons' | 'monograms'>;
+  /** The keys of the items that open in the annex. Default: none. */
+  readonly annexKeys?: ReadonlySet<string>;
+  /** The open annex; null for none. Default: null. */
+  readonly annex?: Omit<AnnexViewOptions, 'id' | 'wording' | 'icons'> | null;
+  /** The level of the titles of sections. Default: 2. */
+  readonly headingLevel?: 2 | 3 | 4;
+  /** Whether there is a field that filters, and what is left of the items; null for all. Default: no field. */
+  readonly search?: { readonly filtered: Filtered | null } | null;
+  /** Whether it can be narrowed to its icons, and is; `unknown` while a server cannot know. Default: it cannot. */
+  readonly rail?: 'narrow' | 'full' | 'unknown' | null;
+  /** Default: `cover`. */
+  readonly whenNarrow?: SidebarNarrowForm;
+  /** Whether it is behind its toggle at every width. Default: false. */
+  readonly alwaysToggle?: boolean;
+  readonly expanded: boolean;
+  readonly closing: boolean;
+  /** The slots that the app fills. */
+  readonly slots: { readonly icon: boolean; readonly start: boolean; readonly foot: boolean };
+  readonly wording: Wording;
+}
+
+/** A sidebar: its toggle where room is short, a head with what works on the list, the list in sections, and a foot. */
+export function sidebarView(options: SidebarViewOptions): ViewElement {
+  const { name, rail = null, annex = null, slots, wording, closing } = options;
+  const panelId = `${options.idPrefix}-panel`;
+  const annexId = `${options.idPrefix}-annex`;
+  const foot = slots.foot ? element('div', { class: 'ft-sidebar-foot' }, [slot('foot')], { key: 'foot' }) : null;
+  const panel = element(
+    'div',
+    { class: 'ft-sidebar-panel', id: panelId, inert: closing },
+    [headView(options), navigationView(options, annexId), foot],
+    { key: 'panel' },
+  );
+  const attributes = {
+    class: 'ft-sidebar',
+    'data-ft-sidebar': name,
+    'data-ft-rail': rail === 'unknown' ? null : rail,
+    'data-ft-narrow': options.whenNarrow ?? 'cover',
+    'data-ft-always': options.alwaysToggle === true,
+  };
+  return element('div', attributes, [
+    toggleView(options, panelId),
+    panel,
+    annex && annexView({ ...annex, id: annexId, wording, icons: slots.icon }),
+    rail === null ? null : element('div', { class: 'ft-tooltip', 'aria-hidden': 'true' }, [], { key: 'tooltip' }),
+  ]);
+}
+
+function toggleView({ expanded, wording }: SidebarViewOptions, panelId: string): ViewElement {
+  const attributes = {
+    class: 'ft-toggle ft-sidebar-toggle',
+    type: 'button',
+    'aria-expanded': String(expanded),
+    'aria-controls': panelId,
+  };
+  const sign = element('span', { class: 'ft-toggle-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
+  const label = element('span', { class: 'ft-label' }, [wording.menu]);
+  return element('button', attributes, [sign, label], { key: 'toggle', on: { click: { type: 'toggle' } } });
+}
+
+function headView(options: SidebarViewOptions): ViewElement | null {
+  const { search = null, rail = null, slots, wording, whenNarrow = 'cover', idPrefix } = options;
+  const start = slots.start ? element('div', { class: 'ft-sidebar-start' }, [slot('start')], { key: 'start' }) : null;
+  const close = whenNarrow === 'cover' ? closeView('ft-sidebar-close', { type: 'close' }, wording) : null;
+  const field = search && filterView({ id: `${idPrefix}-filter`, filtered: search.filtered, wording });
+  const buttons = [rail === null ? null : railButtonView(rail === 'narrow', wording), close];
+  const shown = [start, ...buttons, field].filter((part) => part !== null);
+  return shown.length > 0 ? element('div', { class: 'ft-sidebar-head' }, shown, { key: 'head' }) : null;
+}
+
+/** Says what it will do, since its state is to be seen and heard in everything around it. */
+function railButtonView(isNarrow: boolean, wording: Wording): ViewElement {
+  const sign = element('span', { class: 'ft-rail-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
+  const label = element('span', { class: 'ft-visually-hidden ft-label' }, [isNarrow ? wording.widen : wording.narrow]);
+  const attributes = { class: 'ft-rail-button', type: 'button' };
+  return element('button', attributes, [sign, label], { key: 'rail', on: { click: { type: 'rail' } } });
+}
+
+function navigationView(options: SidebarViewOptions, annexId: string): ViewElement {
+  const { items, label, search = null, wording, slots, annex = null, annexKeys = new Set<string>() } = options;
+  const tree: TreeViewOptions = {
+    ...options.tree,
+    idPrefix: options.idPrefix,
+    wording,
+    icons: slots.icon,
+    monograms: options.rail !== undefined && options.rail !== null,
+    filtered: search?.filtered ?? null,
+    annex: { keys: annexKeys, id: annexId, chosen: annex?.chosen ?? null },
+  };
+  const sections = inSections(items).map((section, index) => sectionView(section, index, options, tree));
+  return element('nav', { class: 'ft-sidebar-navigation', 'aria-label': label }, sections, { key: 'menu' });
+}
+
+/** A titled group of the menu, or a run of items in none. */
+type Section = { readonly title: MenuItem | null; readonly items: readonly MenuItem[] };
+
+function inSections(items: readonly MenuItem[]): readonly Section[] {
+  const sections: { title: MenuItem | null; items: MenuItem[] }[] = [];
+  for (const item of items) {
+    const last = sections.at(-1);
+    if (item.kind === 'group' && item.entry === null) sections.push({ title: item, items: [...item.items] });
+    else if (last && last.title === null) last.items.push(item);
+    else sections.push({ title: null, items: [item] });
+  }
+  return sections;
+}
+
+function sectionView(section: Section, index: number, options: SidebarViewOptions, tree: TreeViewOptions): ViewElement {
+  const { headingLevel = 2, idPrefix } = options;
+  const { title, items } = section;
+  const list = treeView(items, '', tree);
+  const isGone = tree.filtered !== null && !items.some((item) => tree.filtered?.left.has(item));
+  const attributes = { class: 'ft-section', hidden: isGone };
+  if (!title) return element('div', attributes, [list], { key: `section/${index}` });
+  const id = `${idPrefix}-section-${index}`;
+  const heading = element(`h${headingLevel}`, { class: 'ft-section-title', id }, [title.label], { key: 'title' });
+  const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
+  return element('div', attributes, [heading, named], { key: `section/${itemKey(title)}` });
+}

@@ -1,0 +1,105 @@
+import { pathSeparator } from '../interaction/groups.ts';
+import type { Filtered } from '../site/filter.ts';
+import type { Marks } from '../site/marks.ts';
+import type { MenuItem } from '../site/menu-item.ts';
+import { itemKey, linkContent, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
+import { groupButtonView, panelButtonView } from './panel-view.ts';
+import { element, type ViewElement } from './view.ts';
+
+export interface TreeViewOptions extends MenuViewOptions {
+  /** Begins the ids of the groups' panels. */
+  readonly idPrefix: string;
+  /** The ids of the groups that are open. */
+  readonly open: ReadonlySet<string>;
+  /** The ids of those on their way out. */
+  readonly closing: ReadonlySet<string>;
+  /** What a query leaves; null where there is none. */
+  readonly filtered: Filtered | null;
+  /** The keys of items that open in an annex, the id of that, and which one is chosen there. */
+  readonly annex: { readonly keys: ReadonlySet<string>; readonly id: string; readonly chosen: string | null };
+}
+
+/** What tells a group from all others of its menu: the keys on the way down to it. */
+export function groupId(parent: string, item: MenuItem): string {
+  const key = itemKey(item);
+  return parent === '' ? key : `${parent}${pathSeparator}${key}`;
+}
+
+/** The items of a menu as a list, in which what has others below it opens in place. */
+export function treeView(items: readonly MenuItem[], parent: string, options: TreeViewOptions): ViewElement {
+  return listView(items.map((item, index) => treeItemView(item, index, parent, options)));
+}
+
+function treeItemView(item: MenuItem, index: number, parent: string, options: TreeViewOptions): ViewElement {
+  const { filtered } = options;
+  const view = newItemView(item, index, parent, options);
+  const isGone = filtered !== null && !filtered.left.has(item);
+  return isGone ? { ...view, attributes: { ...view.attributes, hidden: '' } } : view;
+}
+
+function newItemView(item: MenuItem, index: number, parent: string, options: TreeViewOptions): ViewElement {
+  const { filtered, annex } = options;
+  const key = itemKey(item);
+  if (annex.keys.has(key)) return annexItemView(item, options);
+  if (item.items.length > 0) return groupView(item, groupId(parent, item), options);
+  const ranges = filtered?.ranges.get(item);
+  if (!ranges || item.kind !== 'link') return menuItemView(item, index, options);
+  return element('li', { class: 'ft-menu-item' }, [linkView(item, options, ranges)], { key });
+}
+
+/** After the disclosure navigation of the ARIA Authoring Practices, as under a bar's items. */
+function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewElement {
+  const { filtered, open, closing } = options;
+  const ranges = filtered?.ranges.get(item);
+  const panelId = `${options.idPrefix}-${id.replaceAll(/[^\w-]/gu, (character) => `_${character.codePointAt(0) ?? 0}`)}`;
+  // What a query leaves is to be seen, whatever was open before and will be after.
+  const expanded = open.has(id) || filtered?.left.has(item) === true;
+  const panel = { ...options, id: panelId, form: 'list' as const, expanded, closing: closing.has(id) && !expanded };
+  const pressed = { type: 'press', id };
+  const lead =
+    item.kind === 'link'
+      ? [linkView(item, options, ranges), panelButtonView(item, panel, pressed)]
+      : [groupButtonView(item, panel, pressed, ranges)];
+  const attributes = { class: 'ft-panel', id: panelId, 'data-ft-label': item.label, inert: panel.closing };
+  const content = element('div', { class: 'ft-panel-content' }, [treeView(item.items, id, options)]);
+  const below = element('div', attributes, [content], { key: 'panel' });
+  return element('li', { class: 'ft-menu-item', 'data-ft-item': id }, [...lead, below], { key: itemKey(item) });
+}
+
+/** One button, also where the item is a page: that stands first in the annex. */
+function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement {
+  const { annex, filtered } = options;
+  const key = itemKey(item);
+  const attributes = {
+    class: 'ft-link ft-annex-trigger',
+    type: 'button',
+    'aria-expanded': String(annex.chosen === key),
+    'aria-controls': annex.chosen === key ? annex.id : null,
+  };
+  const sign = element('span', { class: 'ft-annex-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
+  const content = [...linkContent(item, options, filtered?.ranges.get(item)), sign];
+  const button = element('button', attributes, content, { item, on: { click: { type: 'choose', id: key } } });
+  return element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [button], { key });
+}
+
+/** The ids of the groups that hold what is marked, or are marked themselves, outermost first. */
+export function markedGroups(items: readonly MenuItem[], marks: Marks, parent = ''): readonly string[] {
+  if (marks.size === 0) return [];
+  return items.flatMap((item) => {
+    if (item.items.length === 0 || !marks.has(item)) return [];
+    // A group that exists only in the menu, on the first level, is a section, and always open.
+    const isSection = parent === '' && item.kind === 'group' && item.entry === null;
+    const id = isSection ? '' : groupId(parent, item);
+    return [...(isSection ? [] : [id]), ...markedGroups(item.items, marks, id)];
+  });
+}
+
+/** The ids of all groups of a menu. */
+export function allGroups(items: readonly MenuItem[], parent = ''): readonly string[] {
+  return items.flatMap((item) => {
+    if (item.items.length === 0) return [];
+    const isSection = parent === '' && item.kind === 'group' && item.entry === null;
+    const id = isSection ? '' : groupId(parent, item);
+    return [...(isSection ? [] : [id]), ...allGroups(item.items, id)];
+  });
+}
