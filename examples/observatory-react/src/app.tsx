@@ -1,13 +1,36 @@
 import { useState, type ReactNode } from 'react';
-import { Breadcrumbs, FooterNav, Layout, Navbar, Notice, SkipLink, Stage, Trail, TrailLink } from 'fair-trail/react';
+import {
+  Breadcrumbs,
+  FooterNav,
+  Layout,
+  Navbar,
+  Notice,
+  Sidebar,
+  SkipLink,
+  Stage,
+  Trail,
+  TrailLink,
+  usePosition,
+} from 'fair-trail/react';
+import { autumnSessions, springSessions, type DeskSession } from '../../observatory/content/desk.ts';
 import { speciesRecords } from '../../observatory/content/species.ts';
+import { icon } from './icons.tsx';
 import { pages } from './pages/index.ts';
 import { Denied, Failed, NotFound } from './pages/missing.tsx';
 import { site } from './site.ts';
 
-const records = { species: speciesRecords };
+const sessionRecords = (sessions: readonly DeskSession[]) =>
+  sessions.map(({ slug, label }) => ({ params: { session: slug }, label }));
+const records = {
+  species: speciesRecords,
+  'autumn-sessions': sessionRecords(autumnSessions),
+  'spring-sessions': sessionRecords(springSessions),
+};
 /** What has come in since the last visit. */
-const badges = { 'log-sessions': { text: '3', spoken: '3 new sessions' } };
+const badges = {
+  'desk-check': { text: '2', spoken: '2 sessions' },
+  'log-sessions': { text: '3', spoken: '3 new sessions' },
+};
 const ringer = ['ringer'];
 const nobody: string[] = [];
 
@@ -46,6 +69,7 @@ export function App(): ReactNode {
             }
           />
         }
+        sidebar={<DeskSidebar />}
         footer={<FooterNav foot="2026 · Marram Point and everything about it is invented for this example." />}
       >
         <div className="column">
@@ -54,6 +78,25 @@ export function App(): ReactNode {
         </div>
       </Layout>
     </Trail>
+  );
+}
+
+const seasons = ['season-autumn', 'season-spring'];
+
+/** The inside of the observatory has a navigation of its own. */
+function DeskSidebar(): ReactNode {
+  const { path } = usePosition();
+  if (!path.some(({ id }) => id === 'desk')) return null;
+  return (
+    <Sidebar
+      menu="desk"
+      label="Data desk"
+      icon={icon}
+      search
+      rail
+      annex={seasons}
+      panel={(season) => <p className="annex-note">Paper sheets of {season.toLowerCase()} lie in the green drawer.</p>}
+    />
   );
 }
 

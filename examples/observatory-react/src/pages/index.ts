@@ -7,6 +7,7 @@ function pageOf<Name extends string>(load: () => Promise<Readonly<Record<Name, P
 }
 
 const about = () => import('./about.tsx');
+const desk = () => import('./desk.tsx');
 const hides = () => import('./hides.tsx');
 const log = () => import('./log.tsx');
 const species = () => import('./species.tsx');
@@ -20,6 +21,14 @@ let calls = 0;
 function callMast(): Promise<typeof import('./instruments.tsx')> {
   calls += 1;
   return calls <= 2 ? Promise.reject(new Error('The mast does not answer.')) : instruments();
+}
+
+function seasonPages(id: string): StagePages {
+  return {
+    [id]: pageOf(desk, 'SeasonPage'),
+    [`${id}-session`]: pageOf(desk, 'SessionPage'),
+    [`${id}-round`]: pageOf(desk, 'RoundPage'),
+  };
 }
 
 /** The page of each entry of the site file, by its id. */
@@ -36,6 +45,21 @@ export const pages: StagePages = {
   'log-sessions': pageOf(log, 'SessionsPage'),
   'log-autumn': pageOf(log, 'AutumnPage'),
   'log-recoveries': pageOf(log, 'RecoveriesPage'),
+  desk: pageOf(desk, 'DeskPage'),
+  'desk-check': pageOf(desk, 'CheckPage'),
+  'desk-rota': pageOf(desk, 'RotaPage'),
+  seasons: pageOf(desk, 'SeasonsPage'),
+  ...seasonPages('season-autumn'),
+  ...seasonPages('season-spring'),
+  'desk-nets': pageOf(desk, 'PlainDeskPage'),
+  'desk-nets-reedbed': pageOf(desk, 'PlainDeskPage'),
+  'desk-nets-reedbed-east': pageOf(desk, 'PlainDeskPage'),
+  'desk-nets-reedbed-west': pageOf(desk, 'PlainDeskPage'),
+  'desk-nets-garden': pageOf(desk, 'PlainDeskPage'),
+  'desk-gauge-check': pageOf(desk, 'PlainDeskPage'),
+  'desk-mast-check': pageOf(desk, 'PlainDeskPage'),
+  'desk-rings': pageOf(desk, 'RingsPage'),
+  'desk-permits': pageOf(desk, 'PlainDeskPage'),
   tides: pageOf(() => import('./tides.tsx'), 'TidesPage'),
   'tide-gauge': pageOf(async () => {
     await pause(1500);

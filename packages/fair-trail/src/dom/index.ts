@@ -23,6 +23,20 @@ export { whenAnimated } from './animations.ts';
 export { heldPanel } from './held-panel.ts';
 export { keepMarkedInView } from './strip.ts';
 export { watchBarSize } from './bar-size.ts';
-export { memoryKey, memoryOf, type Memory } from './memory.ts';
+export { memoryKeys, memoryOf, type Memory, type MemoryName } from './memory.ts';
+export { openGroupName, readOpenGroup } from './open-groups.ts';
 export { isDevelopment } from './development.ts';
 export { focusAfter } from './focus-after.ts';
+export { watchEdges } from './edges.ts';
+export { followFilter } from './filter-field.ts';
+export { listenForColumnKeys } from './column-keys.ts';
+export { watchTooltips } from './tooltip.ts';
+export { queryPair, queryValue, withQueryValue } from './query.ts';
+export {
+  awaitGroup,
+  carryOutAnnex,
+  listenForAnnexEscape,
+  listenWhileCovering,
+  SidebarOverlay,
+  watchStanding,
+} from './sidebar.ts';

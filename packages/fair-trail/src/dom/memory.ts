@@ -1,50 +1,67 @@
-/** Under which everything that is remembered lies: the names of what was dismissed, one beside the other. */
-export const memoryKey = 'fair-trail:dismissed';
+/** What is remembered, each under a key of its own: the names of notices sent away, of open groups, of narrow rails. */
+export const memoryKeys = {
+  dismissed: 'fair-trail:dismissed',
+  open: 'fair-trail:open',
+  rails: 'fair-trail:rails',
+} as const;
+
+export type MemoryName = keyof typeof memoryKeys;
 
 /** Remembers names across reloads where the browser lets it, and until the page is left where it does not. */
 export interface Memory {
-  readonly has: (name: string) => boolean;
-  readonly add: (name: string) => void;
+  /** The same list for as long as nothing changes. */
+  readonly names: () => readonly string[];
+  /** Remembers these in the place of all that `belongs` says yes to. */
+  readonly replace: (belongs: (name: string) => boolean, names: readonly string[]) => void;
   /** Tells when what is remembered may have changed, by another tab too. */
   readonly subscribe: (listener: () => void) => () => void;
 }
 
-const memories = new WeakMap<Window, Memory>();
+const memories = new WeakMap<Window, Map<MemoryName, Memory>>();
 
-export function memoryOf(window: Window): Memory {
-  const known = memories.get(window) ?? createMemory(window);
+export function memoryOf(window: Window, what: MemoryName): Memory {
+  const known = memories.get(window) ?? new Map<MemoryName, Memory>();
   memories.set(window, known);
-  return known;
+  const memory = known.get(what) ?? createMemory(window, memoryKeys[what]);
+  known.set(what, memory);
+  return memory;
 }
 
-function createMemory(window: Window): Memory {
+function createMemory(window: Window, key: string): Memory {
   const listeners = new Set<() => void>();
-  let names = new Set(readNames(window));
-  const write = () => {
-    try {
-      window.localStorage.setItem(memoryKey, JSON.stringify([...names]));
-    } catch {
-      // Refused: it lasts until the page is left.
-    }
+  let names = readNames(window, key);
+  let isRefused = false;
+  const change = (next: readonly string[]) => {
+    names = next;
     for (const listener of listeners) listener();
   };
   const follow = (event: StorageEvent) => {
-    if (event.key !== memoryKey && event.key !== null) return;
-    names = new Set(readNames(window));
-    for (const listener of listeners) listener();
+    if (event.key === key || event.key === null) change(readNames(window, key));
+  };
+  /** While nobody listens, another tab may have said something. */
+  const refresh = () => {
+    if (listeners.size > 0 || isRefused) return;
+    const stored = readNames(window, key);
+    if (stored.join('\n') !== names.join('\n')) names = stored;
   };
   return {
-    has: (name) => names.has(name),
-    add: (name) => {
-      names.add(name);
-      write();
+    names: () => {
+      refresh();
+      return names;
+    },
+    replace: (belongs, added) => {
+      const next = [...names.filter((name) => !belongs(name)), ...added];
+      try {
+        window.localStorage.setItem(key, JSON.stringify(next));
+      } catch {
+        // It lasts until the page is left.
+        isRefused = true;
+      }
+      change(next);
     },
     subscribe: (listener) => {
-      if (listeners.size === 0) {
-        window.addEventListener('storage', follow);
-        // While nobody listened, another tab may have said something.
-        names = new Set([...names, ...readNames(window)]);
-      }
+      refresh();
+      if (listeners.size === 0) window.addEventListener('storage', follow);
       listeners.add(listener);
       return () => {
         listeners.delete(listener);
@@ -55,9 +72,9 @@ function createMemory(window: Window): Memory {
 }
 
 /** Whatever lies there may be another app's, or of another time. */
-export function readNames(window: Window): readonly string[] {
+export function readNames(window: Window, key: string): readonly string[] {
   try {
-    const value: unknown = JSON.parse(window.localStorage.getItem(memoryKey) ?? '[]');
+    const value: unknown = JSON.parse(window.localStorage.getItem(key) ?? '[]');
     return Array.isArray(value) ? value.filter((name) => typeof name === 'string') : [];
   } catch {
     return [];

@@ -5,6 +5,7 @@ export { useMayLeave } from './leaving.ts';
 export { useHistoryState } from './history-state.ts';
 export { Navbar, type NavbarProps } from './navbar.tsx';
 export { Part, type PartProps } from './view.tsx';
+export { Sidebar, type SidebarProps } from './sidebar.tsx';
 export { Notice, type NoticeProps } from './notice.tsx';
 export { FooterNav, type FooterNavProps } from './footer-nav.tsx';
 export { LanguageLinks, type LanguageLinksProps } from './language-links.tsx';

@@ -122,7 +122,12 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
 
   const slots = { brand: isFilled(brand), start: isFilled(start), end: isFilled(end), icon: icon !== undefined };
   const [isNarrow, setNarrow] = useState(false);
-  const content = { items, brandText: slots.brand ? null : site.name, slots: Number(slots.start) + Number(slots.end) };
+  const content = {
+    items,
+    brandText: slots.brand ? null : site.name,
+    icons: slots.icon,
+    slots: Number(slots.start) + Number(slots.end),
+  };
   const room = useBarRoom(root, content, ({ narrow }) => {
     if (whenNarrow === 'more' || narrow === isNarrow) return;
     setNarrow(narrow);

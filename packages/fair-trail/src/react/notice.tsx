@@ -4,13 +4,13 @@ import {
   useImperativeHandle,
   useMemo,
   useRef,
-  useSyncExternalStore,
   type HTMLAttributes,
   type ReactNode,
 } from 'react';
 import { nextDismissal, noticeView } from '../core/index.ts';
-import { focusAfter, memoryOf } from '../dom/index.ts';
+import { focusAfter } from '../dom/index.ts';
 import { useSurroundings } from './trail-context.ts';
+import { useMemory } from './use-memory.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 
@@ -24,24 +24,18 @@ export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly children?: ReactNode;
 }
 
-const nowhere = () => () => undefined;
-
 /** A strip above the page that the reader can send away. That is remembered across reloads, where the browser lets it. */
 export const Notice = forwardRef<HTMLElement, NoticeProps>(function Notice(props, ref) {
   const { name, label, onDismiss, children, ...attributes } = props;
   const { wording } = useSurroundings();
   const root = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
-  const memory = typeof window === 'undefined' ? null : memoryOf(window);
-  const dismissed = useSyncExternalStore(
-    memory?.subscribe ?? nowhere,
-    () => memory?.has(name) ?? false,
-    () => false,
-  );
+  const [names, memory] = useMemory('dismissed');
+  const dismissed = names.includes(name);
   const send = useCallback(() => {
     const focusWithin = root.current?.matches(':focus-within') === true;
     for (const { type } of nextDismissal({ dismissed }, { type: 'dismiss', focusWithin }).effects) {
-      if (type === 'remember') memory?.add(name);
+      if (type === 'remember') memory?.replace((other) => other === name, [name]);
       else if (root.current) focusAfter(root.current);
     }
     onDismiss?.();

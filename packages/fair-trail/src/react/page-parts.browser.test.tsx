@@ -2,7 +2,7 @@ import { renderToString } from 'react-dom/server';
 import { expect, test } from 'vitest';
 import { page } from 'vitest/browser';
 import { defineSite, memoryHistory } from '../core/index.ts';
-import { memoryKey } from '../dom/index.ts';
+import { memoryKeys } from '../dom/index.ts';
 import {
   footerContract,
   languagesContract,
@@ -50,7 +50,7 @@ test('a notice that was dismissed is not seen between the first drawing and the 
       <Notice name={name}>The causeway floods at noon.</Notice>
     </Trail>
   );
-  localStorage.setItem(memoryKey, JSON.stringify(['early "one"']));
+  localStorage.setItem(memoryKeys.dismissed, JSON.stringify(['early "one"']));
   await import('../dom/early.ts');
   const printed = document.createElement('div');
   printed.innerHTML = renderToString(notice('early "one"')) + renderToString(notice('other'));
@@ -60,7 +60,7 @@ test('a notice that was dismissed is not seen between the first drawing and the 
   expect(document.documentElement.hasAttribute('data-ft-scripted')).toBe(true);
   printed.remove();
   document.adoptedStyleSheets = [];
-  localStorage.removeItem(memoryKey);
+  localStorage.removeItem(memoryKeys.dismissed);
 });
 
 test('several skip links each lead to their place, and are seen with focus alone', async () => {

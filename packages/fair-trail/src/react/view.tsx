@@ -42,10 +42,16 @@ const reactNames: Readonly<Record<string, string>> = {
   class: 'className',
   tabindex: 'tabIndex',
   hreflang: 'hrefLang',
+  for: 'htmlFor',
+  autocomplete: 'autoComplete',
+  spellcheck: 'spellCheck',
 };
 
 /** Since version 19, React takes this attribute for a boolean; before, it writes what it is given. */
 const inert = Number.parseInt(version, 10) >= 19 ? true : '';
+
+/** Attributes that it takes for booleans in every version: an empty text would be no. */
+const booleans = ['hidden', 'disabled'];
 
 export interface ViewRootProps {
   readonly view: ViewElement;
@@ -204,6 +210,7 @@ function propsOf(node: ViewElement): Record<string, unknown> {
   const props: Record<string, unknown> = {};
   for (const name in node.attributes) props[reactNames[name] ?? name] = node.attributes[name];
   if ('inert' in props) props['inert'] = inert;
+  for (const name of booleans) if (name in props) props[name] = true;
   return props;
 }
 

@@ -43,3 +43,75 @@ export const bilingual: SiteDefinition = {
     footer: [{ label: 'Watch', entries: ['hides', 'visit'] }, 'today', 'hides', 'visit'],
   },
 };
+
+/** A place to work in: sections, groups two deep, lists from data, and pages with much below them. */
+export const desk: SiteDefinition = {
+  name: 'Marram',
+  home: 'desk',
+  entries: [
+    { id: 'desk', label: 'Data desk', href: '/', icon: 'inbox' },
+    {
+      id: 'nets',
+      label: 'Nets',
+      href: '/nets',
+      icon: 'grid',
+      entries: [
+        {
+          id: 'reedbed',
+          label: 'Reedbed rides',
+          href: '/nets/reedbed',
+          entries: [
+            { id: 'east', label: 'East ride', href: '/nets/reedbed/east' },
+            { id: 'west', label: 'West ride', href: '/nets/reedbed/west' },
+          ],
+        },
+        { id: 'garden', label: 'Garden nets', href: '/nets/garden' },
+      ],
+    },
+    {
+      id: 'instruments',
+      label: 'Instruments',
+      icon: 'gauge',
+      entries: [
+        { id: 'gauge', label: 'Tide gauge', href: '/gauge' },
+        { id: 'mast', label: 'Weather mast', href: '/mast' },
+      ],
+    },
+    {
+      id: 'autumn',
+      label: 'Autumn',
+      href: '/autumn',
+      icon: 'leaf',
+      entries: [{ id: 'session', label: 'Session {day}', href: '/autumn/:day', records: 'sessions' }],
+    },
+    {
+      id: 'spring',
+      label: 'Spring',
+      href: '/spring',
+      icon: 'sprout',
+      entries: [{ id: 'walk', label: 'Spring walk', href: '/spring/walk' }],
+    },
+    { id: 'rota', label: 'Rota', href: '/rota' },
+  ],
+  menus: {
+    main: ['desk'],
+    desk: [
+      'desk',
+      'rota',
+      {
+        label: 'Ringing',
+        entries: [
+          { entry: 'nets', depth: 3 },
+          { entry: 'instruments', depth: 2 },
+        ],
+      },
+      {
+        label: 'Seasons',
+        entries: [
+          { entry: 'autumn', depth: 2 },
+          { entry: 'spring', depth: 2 },
+        ],
+      },
+    ],
+  },
+};

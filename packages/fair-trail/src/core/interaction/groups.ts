@@ -1,7 +1,7 @@
 import { to, type Transition } from './machine.ts';
 
-/** Between the keys of a group and of the one that holds it. No key has it: ids and params are without control characters. */
-export const pathSeparator = '\u001F';
+/** Between the keys on the way down to a group; within a key it is percent-encoded. */
+export const pathSeparator = '>';
 
 /** Groups of a list that open in place, at any depth. Each is told by the keys on the way down to it. */
 export interface GroupsState {
@@ -17,6 +17,8 @@ export type GroupsEvent =
   | { readonly type: 'press'; readonly id: string }
   /** These hold what the visitor is shown now, outermost first. */
   | { readonly type: 'reveal'; readonly ids: readonly string[] }
+  /** Whether only one of those beside each other may be open. */
+  | { readonly type: 'allow'; readonly one: boolean }
   /** A group has finished closing. */
   | { readonly type: 'closed'; readonly id: string }
   /** Only these are left. */
@@ -38,6 +40,8 @@ export function nextGroups(state: GroupsState, event: GroupsEvent): Step {
     }
     case 'reveal':
       return reveal(state, event.ids);
+    case 'allow':
+      return allow(state, event.one);
     case 'closed':
       if (!state.closing.includes(event.id)) return to(state);
       return to({ ...state, closing: state.closing.filter((id) => id !== event.id) });
@@ -69,6 +73,15 @@ function close(state: GroupsState, ids: readonly string[]): Step {
     },
     effects: ids.map((id) => ({ type: 'await-close', id })),
   };
+}
+
+function allow(state: GroupsState, one: boolean): Step {
+  if (state.one === one) return to(state);
+  const next = { ...state, one };
+  // Of those beside each other, the one that was opened last is the one that is wanted.
+  const isFollowed = (id: string, index: number) =>
+    state.open.slice(index + 1).some((later) => parentOf(later) === parentOf(id));
+  return one ? close(next, state.open.filter(isFollowed)) : to(next);
 }
 
 function reveal(state: GroupsState, ids: readonly string[]): Step {

@@ -3,7 +3,7 @@ import { describe, expect, inject, test } from 'vitest';
 import { initialTabs, nextTabs, type TabOption, type TabsEvent, type TabsState } from './tabs.ts';
 
 const tabs = (ids: string): readonly TabOption[] =>
-  [...ids].map((id) => ({ id: id.toLowerCase(), disabled: id !== id.toLowerCase() }));
+  Array.from(ids, (id) => ({ id: id.toLowerCase(), disabled: id !== id.toLowerCase() }));
 const key = (name: string, direction: 'ltr' | 'rtl' = 'ltr'): TabsEvent => ({
   type: 'key',
   key: name,

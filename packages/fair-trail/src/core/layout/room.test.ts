@@ -18,6 +18,8 @@ test('more items, longer labels, more slots and wide scripts all need more room'
   const room = (changes: object) => estimateRoom({ items, brandText: 'Marram', slots: 1, ...changes });
   expect(room({ items: items.slice(1) })).toBeLessThan(room({}));
   expect(room({ slots: 2 })).toBeGreaterThan(room({}));
+  expect(room({ items: items.map((item) => ({ ...item, icon: 'sun' })), icons: true })).toBeGreaterThan(room({}));
+  expect(room({ items: items.map((item) => ({ ...item, icon: 'sun' })) })).toBe(room({}));
   expect(room({ brandText: 'Marram Point' })).toBeGreaterThan(room({}));
   expect(room({ brandText: '海岸観測所' })).toBeGreaterThan(room({ brandText: 'Coast' }));
   expect(room({ brandText: 'e\u0301t\u0301e\u0301' })).toBe(room({ brandText: 'ete' }));

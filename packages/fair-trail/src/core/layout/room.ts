@@ -29,6 +29,8 @@ export interface RoomEstimate {
   readonly items: readonly MenuItem[];
   /** Null where the app brings a brand of its own. */
   readonly brandText: string | null;
+  /** Whether the app draws icons. Default: false. */
+  readonly icons?: boolean;
   /** How many slots besides the brand the app fills. */
   readonly slots: number;
 }
@@ -37,12 +39,15 @@ export interface RoomEstimate {
  * The room, in em, that a bar's row is likely to need: estimated from its labels, so that a server can say it too.
  * Generous, since too early a toggle is a lesser evil than crushed labels; measuring refines it.
  */
-export function estimateRoom({ items, brandText, slots }: RoomEstimate): number {
+export function estimateRoom({ items, brandText, slots, icons = false }: RoomEstimate): number {
   let links = 0;
-  for (const item of items) links += linkWidth(item);
+  for (const item of items) links += linkWidth(item) + (icons && item.icon !== null ? iconWidth : 0);
   const brand = brandText === null ? brandEstimate : textWidth(brandText) * 1.15;
   return aroundBar + brand + slots * slotEstimate + links;
 }
+
+/** An icon and its gap. */
+const iconWidth = 1.7;
 
 /** The widths that have been estimated; items are the same objects for as long as nothing about them changes. */
 const linkWidths = new WeakMap<MenuItem, number>();
@@ -53,10 +58,10 @@ function linkWidth(item: MenuItem): number {
   return width;
 }
 
-/** What else stands beside a label: the sign of a panel, a badge, an icon. */
-function extraWidth({ items, badge, icon, kind }: MenuItem): number {
+/** What else stands beside a label: the sign of a panel, a badge. */
+function extraWidth({ items, badge, kind }: MenuItem): number {
   const panel = items.length === 0 ? 0 : kind === 'link' ? 1.6 : 1.2;
-  return panel + (badge === null ? 0 : textWidth(badge) + 1.2) + (icon === null ? 0 : 1.7);
+  return panel + (badge === null ? 0 : textWidth(badge) + 1.2);
 }
 
 /** Characters that take a whole em in most fonts: East Asian wide forms and emoji. */

@@ -70,7 +70,7 @@ test('every part of a label finds it, and what is marked is within it', () => {
       const items = itemsOf([text]);
       const [item] = items;
       if (!item) return;
-      const characters = [...item.label];
+      const characters = Array.from(item.label);
       const start = from % characters.length;
       const part = characters.slice(start, start + 1 + (length % 5)).join('');
       const filtered = filterItems(items, part);

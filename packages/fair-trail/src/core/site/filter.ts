@@ -35,7 +35,7 @@ function fold(label: string): Folded {
       .normalize('NFKD')
       .replaceAll(/\p{Mark}/gu, '')
       .toLowerCase();
-    for (let index = 0; index < folded.length; index += 1) places.push(place);
+    places.push(...Array.from({ length: folded.length }, () => place));
     text += folded;
     place += character.length;
   }

@@ -16,13 +16,15 @@ export interface AnnexViewOptions {
   /** Whether it is on its way out, and to be seen still. */
   readonly leaving: boolean;
   /** Whether it has a field that filters, and what is left of its items; null for all. Default: no field. */
-  readonly search?: { readonly filtered: Filtered | null } | null;
+  readonly filter?: { readonly filtered: Filtered | null } | null;
   /** Whether the app puts something below the list. */
   readonly hasSlot: boolean;
   /** The level of its title. Default: 2. */
   readonly headingLevel?: 2 | 3 | 4;
   readonly icons: boolean;
   readonly wording: Wording;
+  /** The query that keeps it open, for its links to carry on. */
+  readonly search: string;
   /** The ids of its groups that are open, and of those that are closing. */
   readonly open: ReadonlySet<string>;
   readonly closing: ReadonlySet<string>;
@@ -32,19 +34,20 @@ const noKeys: ReadonlySet<string> = new Set();
 
 /** The second panel that grows out of a sidebar: what is below one of its items, with a field and a list of its own. */
 export function annexView(options: AnnexViewOptions): ViewElement {
-  const { id, item, search = null, leaving, wording, icons, headingLevel = 2 } = options;
+  const { id, item, filter = null, search, leaving, wording, icons, headingLevel = 2 } = options;
   const titleId = `${id}-title`;
-  const filtered = search?.filtered ?? null;
+  const filtered = filter?.filtered ?? null;
   const title = element(
     `h${headingLevel}`,
     { class: 'ft-annex-title', id: titleId, tabindex: '-1' },
-    [item.kind === 'link' ? linkView(item, { wording, icons }) : item.label],
+    [item.kind === 'link' ? linkView(item, { wording, icons, search }) : item.label],
     { key: 'title' },
   );
   const tree = {
     idPrefix: id,
     wording,
     icons,
+    search,
     open: options.open,
     closing: options.closing,
     filtered,
@@ -58,7 +61,7 @@ export function annexView(options: AnnexViewOptions): ViewElement {
         title,
         closeView('ft-annex-close', { type: 'close-annex' }, wording),
       ]),
-      search && filterView({ id: `${id}-filter`, filtered, wording }),
+      filter && filterView({ id: `${id}-filter`, filtered, wording }),
       treeView(item.items, annexRoot, tree),
       options.hasSlot
         ? element('div', { class: 'ft-annex-panel' }, [slot('panel', item.label)], { key: 'panel' })

@@ -14,6 +14,8 @@ export interface MenuViewOptions {
   readonly markers?: Readonly<Record<string, string>>;
   /** Whether an item without an icon has the first letter of its label beside it, for where nothing else has room. */
   readonly monograms?: boolean;
+  /** A query that the links carry on, without its question mark: what it says holds while they are followed. */
+  readonly search?: string;
 }
 
 const noMarkers: Readonly<Record<string, string>> = {};
@@ -40,17 +42,18 @@ const knownViews = new WeakMap<MenuItem, Required<MenuViewOptions> & { readonly 
 export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
   // Many places of a menu share one object for what says nothing.
   if (item.kind !== 'link' && item.kind !== 'group') return newItemView(item, index, options);
-  const { wording, icons = false, summaries = false, markers = noMarkers, monograms = false } = options;
+  const { wording, icons = false, summaries = false, markers = noMarkers, monograms = false, search = '' } = options;
   const known = knownViews.get(item);
   const isSame =
     known?.wording === wording &&
     known.icons === icons &&
     known.summaries === summaries &&
     known.markers === markers &&
-    known.monograms === monograms;
+    known.monograms === monograms &&
+    known.search === search;
   if (isSame) return known.view;
   const view = newItemView(item, index, options);
-  knownViews.set(item, { wording, icons, summaries, markers, monograms, view });
+  knownViews.set(item, { wording, icons, summaries, markers, monograms, search, view });
   return view;
 }
 
@@ -88,7 +91,7 @@ export function linkView(item: MenuItem, options: MenuViewOptions, ranges?: read
   const newTab = item.entry?.opens === 'new-tab';
   const attributes = {
     class: 'ft-link',
-    href: item.href,
+    href: carriedOn(item.href, options.search),
     'aria-current': ariaCurrent(item.mark),
     target: newTab ? '_blank' : null,
     rel: newTab ? 'noopener' : null,
@@ -122,6 +125,12 @@ export function linkContent(
   return content.filter((node) => node !== null);
 }
 
+function carriedOn(href: string | null, search = ''): string | null {
+  if (href === null || search === '' || !href.startsWith('/')) return href;
+  const [path = '', hash] = href.split('#');
+  return `${path}${path.includes('?') ? '&' : '?'}${search}${hash === undefined ? '' : `#${hash}`}`;
+}
+
 function labelPieces(label: string, ranges: readonly MatchRange[]): readonly ViewNode[] {
   if (ranges.length === 0) return [label];
   const pieces: ViewNode[] = [];
@@ -135,12 +144,9 @@ function labelPieces(label: string, ranges: readonly MatchRange[]): readonly Vie
   return pieces;
 }
 
-/** As a reader counts letters: one with its marks is one. */
-const letters = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
-
+/** The first letter with its marks, as a reader counts letters. */
 function firstLetter(label: string): string {
-  const [first] = letters.segment(label.trim());
-  return first?.segment.toLocaleUpperCase() ?? '';
+  return /^.\p{Mark}*/su.exec(label.trim())?.[0].toLocaleUpperCase() ?? '';
 }
 
 /** A drawing, since a strict policy refuses colors in a style attribute. It says nothing: the label does. */

@@ -114,14 +114,17 @@ function navigationView(options: SidebarViewOptions, annexId: string): ViewEleme
 }
 
 /** A titled group of the menu, or a run of items in none. */
-type Section = { readonly title: MenuItem | null; readonly items: readonly MenuItem[] };
+interface Section {
+  readonly title: MenuItem | null;
+  readonly items: readonly MenuItem[];
+}
 
 function inSections(items: readonly MenuItem[]): readonly Section[] {
   const sections: { title: MenuItem | null; items: MenuItem[] }[] = [];
   for (const item of items) {
     const last = sections.at(-1);
     if (item.kind === 'group' && item.entry === null) sections.push({ title: item, items: [...item.items] });
-    else if (last && last.title === null) last.items.push(item);
+    else if (last?.title === null) last.items.push(item);
     else sections.push({ title: null, items: [item] });
   }
   return sections;

@@ -21,7 +21,7 @@ export interface TreeViewOptions extends MenuViewOptions {
 
 /** What tells a group from all others of its menu: the keys on the way down to it. */
 export function groupId(parent: string, item: MenuItem): string {
-  const key = itemKey(item);
+  const key = itemKey(item).replaceAll('%', '%25').replaceAll(pathSeparator, '%3E');
   return parent === '' ? key : `${parent}${pathSeparator}${key}`;
 }
 
@@ -86,11 +86,12 @@ function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement {
 export function markedGroups(items: readonly MenuItem[], marks: Marks, parent = ''): readonly string[] {
   if (marks.size === 0) return [];
   return items.flatMap((item) => {
-    if (item.items.length === 0 || !marks.has(item)) return [];
-    // A group that exists only in the menu, on the first level, is a section, and always open.
-    const isSection = parent === '' && item.kind === 'group' && item.entry === null;
-    const id = isSection ? '' : groupId(parent, item);
-    return [...(isSection ? [] : [id]), ...markedGroups(item.items, marks, id)];
+    if (item.items.length === 0) return [];
+    const { id, ids } = idsOf(item, parent);
+    const below = markedGroups(item.items, marks, id);
+    // A list marks one of its items, and may hold two that hold marks.
+    const holds = below.length > 0 || [item, ...item.items].some((one) => marks.has(one));
+    return holds ? [...ids, ...below] : [];
   });
 }
 
@@ -98,8 +99,14 @@ export function markedGroups(items: readonly MenuItem[], marks: Marks, parent = 
 export function allGroups(items: readonly MenuItem[], parent = ''): readonly string[] {
   return items.flatMap((item) => {
     if (item.items.length === 0) return [];
-    const isSection = parent === '' && item.kind === 'group' && item.entry === null;
-    const id = isSection ? '' : groupId(parent, item);
-    return [...(isSection ? [] : [id]), ...allGroups(item.items, id)];
+    const { id, ids } = idsOf(item, parent);
+    return [...ids, ...allGroups(item.items, id)];
   });
+}
+
+/** A group that exists only in the menu, on the first level, is a section: it is always open, and has no id. */
+function idsOf(item: MenuItem, parent: string): { readonly id: string; readonly ids: readonly string[] } {
+  if (parent === '' && item.kind === 'group' && item.entry === null) return { id: '', ids: [] };
+  const id = groupId(parent, item);
+  return { id, ids: [id] };
 }

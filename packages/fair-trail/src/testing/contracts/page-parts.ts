@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition, WarningCode } from '../../core/index.ts';
-import { memoryKey } from '../../dom/index.ts';
+import { memoryKeys } from '../../dom/index.ts';
 import { bilingual, nested } from '../sites.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
@@ -42,8 +42,8 @@ export function noticeContract(mount: MountPage): void {
   });
 
   describe('a notice', () => {
-    beforeEach(() => localStorage.removeItem(memoryKey));
-    afterEach(() => localStorage.removeItem(memoryKey));
+    beforeEach(() => localStorage.removeItem(memoryKeys.dismissed));
+    afterEach(() => localStorage.removeItem(memoryKeys.dismissed));
 
     test('goes for good when it is dismissed, and focus goes on to what comes after it', async () => {
       const { unmount } = mount(withNotice('flood'));
@@ -77,7 +77,7 @@ export function noticeContract(mount: MountPage): void {
     });
 
     test.each(['no JSON', '{"flood":true}', '[1,null]'])('is shown where %s lies in its place', async (stored) => {
-      localStorage.setItem(memoryKey, stored);
+      localStorage.setItem(memoryKeys.dismissed, stored);
       mount(withNotice(`after ${stored}`));
       await expect.element(region).toBeVisible();
     });

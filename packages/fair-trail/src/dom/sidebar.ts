@@ -1,0 +1,95 @@
+import type { AnnexEffect, AnnexEvent, GroupsEvent, OverlayEffect, OverlayEvent } from '../core/index.ts';
+import { whenAnimated } from './animations.ts';
+import { listenForLeaving } from './leaving.ts';
+import { coverPage } from './overlay.ts';
+
+const find = (root: HTMLElement, selector: string) => root.querySelector<HTMLElement>(selector);
+
+/** Carries out what a sidebar's overlay asks for, and keeps hold of the page while that is covered. */
+export class SidebarOverlay {
+  readonly #root: HTMLElement;
+  #uncover: (() => void) | null = null;
+
+  constructor(root: HTMLElement) {
+    this.#root = root;
+  }
+
+  carryOut(effect: OverlayEffect, send: (event: OverlayEvent) => void): void {
+    const panel = find(this.#root, '.ft-sidebar-panel');
+    if (effect.type === 'cover') this.#uncover ??= coverPage(this.#root);
+    else if (effect.type === 'uncover') this.end();
+    else if (effect.type === 'await-close') whenAnimated(panel, () => send({ type: 'closed' }));
+    else if (effect.target === 'trigger') find(this.#root, '.ft-sidebar-toggle')?.focus();
+    else focusFirst(panel);
+  }
+
+  /** Gives the page back. */
+  end(): void {
+    this.#uncover?.();
+    this.#uncover = null;
+  }
+}
+
+/** What is marked is where a reader begins, else the first thing that takes focus. */
+function focusFirst(panel: HTMLElement | null): void {
+  const seen = [...(panel?.querySelectorAll<HTMLElement>('a[href], button, input') ?? [])].filter(
+    (element) => element.getClientRects().length > 0 && getComputedStyle(element).visibility === 'visible',
+  );
+  (seen.find((element) => element.getAttribute('aria-current') === 'page') ?? seen[0])?.focus();
+}
+
+/** Tells an overlay's machine what happens around it while it is open; the answer ends that. */
+export function listenWhileCovering(root: HTMLElement, send: (event: OverlayEvent) => void): () => void {
+  const partOf = (target: EventTarget | null) => (target instanceof Node && root.contains(target) ? root : null);
+  return listenForLeaving({ root, partOf, inner: false }, send);
+}
+
+/**
+ * Watches whether a sidebar stands behind its toggle, as the stylesheet decides it.
+ *
+ * @returns ends it
+ */
+export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => void): () => void {
+  const look = () => {
+    const toggle = find(root, '.ft-sidebar-toggle');
+    report(toggle !== null && getComputedStyle(toggle).display !== 'none');
+  };
+  look();
+  const observer = new ResizeObserver(look);
+  observer.observe(root.ownerDocument.documentElement);
+  return () => observer.disconnect();
+}
+
+/** Tells when a group that is closing has come to rest. */
+export function awaitGroup(root: HTMLElement, id: string, send: (event: GroupsEvent) => void): void {
+  const panel = find(root, `[data-ft-item="${CSS.escape(id)}"] > .ft-panel`);
+  whenAnimated(panel, () => send({ type: 'closed', id }));
+}
+
+/** Carries out what an annex asks of the document. Going to an address is the router's. */
+export function carryOutAnnex(
+  root: HTMLElement,
+  effect: Exclude<AnnexEffect, { readonly type: 'navigate' }>,
+  send: (event: AnnexEvent) => void,
+): void {
+  if (effect.type === 'await-leave') whenAnimated(find(root, '.ft-annex'), () => send({ type: 'left' }));
+  else if (effect.type === 'focus-heading') find(root, '.ft-annex-title')?.focus();
+  else find(root, `[data-ft-item="${CSS.escape(effect.id)}"] > .ft-annex-trigger`)?.focus();
+}
+
+/** Tells when Escape is pressed in an annex, or on the item that it belongs to; the answer ends that. */
+export function listenForAnnexEscape(root: HTMLElement, send: (event: AnnexEvent) => void): () => void {
+  const listening = new AbortController();
+  root.addEventListener(
+    'keydown',
+    (event) => {
+      if (event.key !== 'Escape' || event.defaultPrevented || event.isComposing) return;
+      if (!(event.target instanceof Element) || !event.target.closest('.ft-annex, .ft-annex-trigger')) return;
+      // What lies around it, such as an overlay, stays open.
+      event.preventDefault();
+      send({ type: 'escape' });
+    },
+    { signal: listening.signal },
+  );
+  return () => listening.abort();
+}

@@ -1,0 +1,44 @@
+import { defineSite, everyEntry } from '../core/index.ts';
+import { sidebarContract, type MountSidebar, type SidebarRequest } from '../testing/contracts/sidebar.ts';
+import { desk } from '../testing/sites.ts';
+import { Layout, Sidebar, Stage, Trail, type Page } from './index.ts';
+import { mount } from './mount.samples.tsx';
+
+const ContentPage: Page = ({ position }) => (
+  <>
+    <h1>{position.entry?.id === 'rota' ? 'Rota' : 'Page'}</h1>
+    <p>Content</p>
+    <a href="/mast">Go to the mast</a>
+  </>
+);
+
+const sites = new WeakMap<object, ReturnType<typeof defineSite>>();
+
+const mountSidebar: MountSidebar = (request) => {
+  if (request.url !== null) history.replaceState(null, '', request.url ?? '/');
+  const app = ({ definition = desk, records, panel, url: _, ...sidebar }: SidebarRequest) => {
+    const site = sites.get(definition) ?? defineSite(definition);
+    sites.set(definition, site);
+    const pages = Object.fromEntries([...everyEntry(site.entries)].map(({ id }) => [id, ContentPage]));
+    return (
+      <Trail site={site} {...(records && { records })} eagerness={null} viewTransitions={false}>
+        <Layout
+          sidebar={
+            <Sidebar
+              menu="desk"
+              icon={() => <svg width="20" height="20" aria-hidden="true" />}
+              {...(panel === true && { panel: (label: string) => <p>More about {label}</p> })}
+              {...sidebar}
+            />
+          }
+        >
+          <Stage pages={pages} />
+        </Layout>
+      </Trail>
+    );
+  };
+  const { render, unmount } = mount(app(request));
+  return { update: (next) => render(app(next)), unmount };
+};
+
+sidebarContract(mountSidebar);

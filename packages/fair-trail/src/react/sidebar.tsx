@@ -1,0 +1,254 @@
+import {
+  forwardRef,
+  useEffect,
+  useId,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import {
+  itemKey,
+  menuItems,
+  sidebarView,
+  type AnnexEvent,
+  type GroupsEvent,
+  type MenuItem,
+  type OverlayEvent,
+  type SidebarNarrowForm,
+} from '../core/index.ts';
+import { keepMarkedInView, listenForColumnKeys, queryPair, watchTooltips } from '../dom/index.ts';
+import { useLiveMarks } from './live-marks.ts';
+import { usePlace, useSurroundings } from './trail-context.ts';
+import { useMemory } from './use-memory.ts';
+import { useShared } from './use-shared.ts';
+import { useStable } from './use-stable.ts';
+import { useAnnex, useFilter, useGroups, useOverlay } from './use-sidebar.ts';
+import { ViewRoot } from './view.tsx';
+
+export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle' | 'children'> {
+  /** The menu of the site file whose items it shows: its groups are titled sections. Default: `main`. */
+  readonly menu?: string;
+  /** The name of the navigation landmark. Default: "Sidebar", or what the trail's wording says. */
+  readonly label?: string;
+  /** Tells it from other sidebars in what is remembered. Default: the menu's name. */
+  readonly name?: string;
+  /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
+  readonly icon?: (name: string) => ReactNode;
+  /** Colors of markers before labels, as CSS writes them, by entry id; of a record, with its params: `species-page/curlew`. */
+  readonly markers?: Readonly<Record<string, string>>;
+  /** Whether several groups beside each other may be open. Default: `many`. */
+  readonly groups?: 'one' | 'many';
+  /** Whether there is a field that filters. Default: false. */
+  readonly search?: boolean;
+  /** Whether it can be narrowed to its icons. Default: false. */
+  readonly rail?: boolean;
+  /** Whether it is narrow now. Without it the sidebar decides by itself, and remembers. */
+  readonly narrowed?: boolean;
+  /** Told when it wants to be narrowed or widened. */
+  readonly onNarrow?: (narrowed: boolean) => void;
+  /** Where it stands when room is short: over the page, or above the content. Default: `cover`. */
+  readonly whenNarrow?: SidebarNarrowForm;
+  /** Whether it is behind its toggle at every width. Default: false. */
+  readonly alwaysToggle?: boolean;
+  /** Whether it is open behind its toggle. Without it the sidebar decides by itself. */
+  readonly expanded?: boolean;
+  /** Told when it wants to open or close. */
+  readonly onToggle?: (expanded: boolean) => void;
+  /** The ids of entries whose items open in a second panel, and not in place. Default: none. */
+  readonly annex?: readonly string[];
+  /** The key of the address's query that says which annex is open. Default: `annex`. */
+  readonly annexParameter?: string;
+  /** Stands below the list of an annex. */
+  readonly panel?: (label: string) => ReactNode;
+  /** The level of the titles of sections and annexes. Default: 2. */
+  readonly headingLevel?: 2 | 3 | 4;
+  /** Stands above the list. */
+  readonly start?: ReactNode;
+  /** Stands below the list, and does not scroll with it. */
+  readonly foot?: ReactNode;
+}
+
+const noIds: readonly string[] = [];
+
+type SidebarEvent =
+  OverlayEvent | GroupsEvent | AnnexEvent | { readonly type: 'close-annex' } | { readonly type: 'rail' };
+
+/** The navigation at the side: sections, groups that open in place, a rail of icons, a second panel. */
+export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(props, ref) {
+  const {
+    menu = 'main',
+    label,
+    name = menu,
+    icon,
+    markers,
+    groups: groupsOpen = 'many',
+    search = false,
+    ...behind
+  } = props;
+  const {
+    rail = false,
+    narrowed,
+    onNarrow,
+    whenNarrow = 'cover',
+    alwaysToggle = false,
+    expanded,
+    onToggle,
+    ...more
+  } = behind;
+  const {
+    annex: annexIds = noIds,
+    annexParameter = 'annex',
+    panel,
+    headingLevel = 2,
+    start,
+    foot,
+    ...attributes
+  } = more;
+  const { site, audience, records, badges, wording } = useSurroundings();
+  const language = usePlace(({ position }) => position.language);
+  const idPrefix = useId();
+  const root = useRef<HTMLElement>(null);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+
+  const items = useMemo(
+    () => menuItems(site, menu, { audience, records, badges, language }),
+    [site, menu, audience, records, badges, language],
+  );
+  const marks = useLiveMarks(items);
+  const annexItems = useMemo(() => annexesAmong(items, annexIds), [items, annexIds]);
+  const annexKeys = useMemo(() => new Set(annexItems.keys()), [annexItems]);
+
+  const [overlay, sendToOverlay] = useOverlay({ rootRef: root, covers: whenNarrow === 'cover', expanded, onToggle });
+  const [groups, sendToGroups] = useGroups({ rootRef: root, items, name, one: groupsOpen === 'one' });
+  const [annex, sendToAnnex] = useAnnex(root, annexParameter, (id) => annexItems.has(id));
+  const [railState, setRail] = useRail({
+    name,
+    narrowed,
+    onNarrow,
+    onChange: () => sendToAnnex({ type: 'rail' }),
+  });
+  const isRail = rail && railState === 'narrow';
+
+  const send = useStable((given: unknown) => {
+    const event = given as SidebarEvent;
+    if (event.type === 'choose') sendToAnnex(event);
+    else if (event.type === 'close-annex') sendToAnnex({ type: 'close' });
+    else if (event.type === 'rail') setRail(!isRail);
+    else if (event.type !== 'press') sendToOverlay(event as OverlayEvent);
+    else if (!isRail || overlay.covers) sendToGroups(event);
+    else {
+      // A rail has no room for what is in a group.
+      setRail(false);
+      sendToGroups({ type: 'reveal', ids: [event.id] });
+    }
+  });
+
+  const filtered = useFilter(root, search ? '.ft-sidebar-panel' : null, items);
+  const shown = annex.shown === null ? undefined : annexItems.get(annex.shown);
+  const inAnnex = useFilter(root, search && shown ? `[id="${idPrefix}-annex"]` : null, shown?.items ?? noItems);
+  const open = useMemo(() => new Set(groups.open), [groups.open]);
+  const closing = useMemo(() => new Set(groups.closing), [groups.closing]);
+
+  useEffect(() => {
+    const list = root.current?.querySelector<HTMLElement>('.ft-sidebar-navigation');
+    return list ? keepMarkedInView(list, '[aria-current]') : undefined;
+  }, []);
+  useEffect(() => {
+    const column = root.current?.querySelector<HTMLElement>('.ft-sidebar-panel');
+    return column ? listenForColumnKeys(column, '.ft-sidebar-navigation') : undefined;
+  }, []);
+  const shownKey = shown && itemKey(shown);
+  useEffect(() => {
+    const column = shownKey === undefined ? null : root.current?.querySelector<HTMLElement>('.ft-annex');
+    return column ? listenForColumnKeys(column, '.ft-menu') : undefined;
+  }, [shownKey]);
+  useEffect(() => {
+    const tip = isRail ? root.current?.querySelector<HTMLElement>('.ft-tooltip') : null;
+    return tip && root.current ? watchTooltips(root.current, tip) : undefined;
+  }, [isRail]);
+
+  const slots = { icon: icon !== undefined, start: isFilled(start), foot: isFilled(foot) };
+  const view = useShared(
+    sidebarView({
+      items,
+      name,
+      label: label ?? wording.sidebar,
+      idPrefix,
+      tree: { open, closing, ...(markers && { markers }) },
+      annexKeys,
+      annex: shown
+        ? {
+            item: shown,
+            chosen: annex.chosen,
+            leaving: annex.leaving,
+            filter: search ? { filtered: inAnnex } : null,
+            search: queryPair(annexParameter, itemKey(shown)),
+            hasSlot: panel !== undefined,
+            headingLevel,
+            open,
+            closing,
+          }
+        : null,
+      headingLevel,
+      search: search ? { filtered } : null,
+      rail: rail ? railState : null,
+      whenNarrow,
+      alwaysToggle,
+      expanded: overlay.expanded,
+      closing: overlay.closing,
+      slots,
+      wording,
+    }),
+  );
+  const contents = useMemo(
+    () => ({
+      start: () => start,
+      foot: () => foot,
+      panel: (about: string) => panel?.(about),
+      icon: (iconName: string) => (iconName === '' ? null : (icon?.(iconName) ?? null)),
+    }),
+    [start, foot, panel, icon],
+  );
+  return (
+    <ViewRoot view={view} surroundings={{ slots: contents, send, marks }} attributes={attributes} elementRef={root} />
+  );
+});
+
+const noItems: readonly MenuItem[] = [];
+
+/** The items that open in an annex, by their keys. */
+function annexesAmong(items: readonly MenuItem[], ids: readonly string[]): ReadonlyMap<string, MenuItem> {
+  const found = new Map<string, MenuItem>();
+  const look = (item: MenuItem) => {
+    if (item.entry && ids.includes(item.entry.id) && item.items.length > 0) found.set(itemKey(item), item);
+    else for (const child of item.items) look(child);
+  };
+  for (const item of items) look(item);
+  return found;
+}
+
+interface RailSettings {
+  readonly name: string;
+  readonly narrowed: boolean | undefined;
+  readonly onNarrow: ((narrowed: boolean) => void) | undefined;
+  readonly onChange: () => void;
+}
+
+/** Whether a sidebar is narrowed to its icons: as the app says, or as it is remembered, which a server cannot know. */
+function useRail({ name, narrowed, onNarrow, onChange }: RailSettings) {
+  const [names, memory, isKnown] = useMemory('rails');
+  const isRail = narrowed ?? names.includes(name);
+  const setRail = (next: boolean) => {
+    if (narrowed === undefined) memory?.replace((other) => other === name, next ? [name] : []);
+    onNarrow?.(next);
+    onChange();
+  };
+  const state = isRail ? 'narrow' : narrowed === undefined && !isKnown ? 'unknown' : 'full';
+  return [state, setRail] as const;
+}
+
+function isFilled(content: ReactNode): boolean {
+  return content !== undefined && content !== null && content !== false;
+}

@@ -1,0 +1,26 @@
+import { useSyncExternalStore } from 'react';
+import { memoryOf, type Memory, type MemoryName } from '../dom/index.ts';
+
+const nothing: readonly string[] = [];
+const nowhere = () => () => undefined;
+
+/**
+ * What is remembered, and where. While the app takes over what a server printed, nothing is, and it is not known either:
+ * the server could not know.
+ */
+export function useMemory(
+  what: MemoryName,
+): readonly [names: readonly string[], memory: Memory | null, isKnown: boolean] {
+  const memory = typeof window === 'undefined' ? null : memoryOf(window, what);
+  const names = useSyncExternalStore(
+    memory?.subscribe ?? nowhere,
+    () => memory?.names() ?? nothing,
+    () => nothing,
+  );
+  const isKnown = useSyncExternalStore(
+    nowhere,
+    () => true,
+    () => false,
+  );
+  return [names, memory, isKnown];
+}
