@@ -59,6 +59,15 @@ export {
 export { stageView, type StageViewOptions } from './view/stage-view.ts';
 export { barFrame, barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
 export { sidebarView, type SidebarNarrowForm, type SidebarViewOptions } from './view/sidebar-view.ts';
+export {
+  tablistView,
+  tabpanelView,
+  tabView,
+  type TabDescription,
+  type TablistViewOptions,
+  type TabsOrientation,
+} from './view/tabs-view.ts';
+export { tabLinksView } from './view/tab-links-view.ts';
 export { allGroups, markedGroups } from './view/tree-view.ts';
 export { panelFormOf, type PanelForm } from './view/panel-view.ts';
 export type { Transition } from './interaction/machine.ts';

@@ -98,8 +98,9 @@ export class Arrivals {
     }, focusContent);
   }
 
-  scrollToHash(hash: string): void {
-    scrollToHash(this.#window.document, hash);
+  /** @param isNew whether the page is another one, which begins at its top */
+  scrollToHash(hash: string, isNew: boolean): void {
+    scrollToHash(this.#window.document, hash, isNew);
     if (hash && !hashTarget(this.#window.document, hash)) this.#try(() => this.#reachHash(hash));
   }
 

@@ -27,6 +27,7 @@ export { memoryKeys, memoryOf, type Memory, type MemoryName } from './memory.ts'
 export { openGroupName, readOpenGroup } from './open-groups.ts';
 export { isDevelopment } from './development.ts';
 export { focusAfter } from './focus-after.ts';
+export { carryOutTabs, listenForTabKeys, watchFocusWithin, type FocusWatch } from './tabs.ts';
 export { watchEdges } from './edges.ts';
 export { followFilter } from './filter-field.ts';
 export { listenForColumnKeys } from './column-keys.ts';

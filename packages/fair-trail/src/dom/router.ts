@@ -262,7 +262,7 @@ class BrowserRouter implements Router, Presenter {
       case 'arrive':
         return this.#arrivals?.arrive(effect.key, effect.hash);
       case 'scroll-to-hash':
-        return this.#arrivals?.scrollToHash(effect.hash);
+        return this.#arrivals?.scrollToHash(effect.hash, effect.isNew);
       case 'restore-scroll':
         return this.#arrivals?.restoreScroll(effect.key);
       case 'keep-place':

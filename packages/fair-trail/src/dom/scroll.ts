@@ -1,8 +1,12 @@
-/** Scrolls to the element that a hash names, or else to the top. */
-export function scrollToHash(document: Document, hash: string): void {
+/**
+ * Scrolls to the element that a hash names. Without one it scrolls to the top of a new page, or where the hash says so, and
+ * else not at all (HTML standard, section 7.4.6.4).
+ */
+export function scrollToHash(document: Document, hash: string, isNew: boolean): void {
   const target = hashTarget(document, hash);
   if (target) target.scrollIntoView();
-  else document.defaultView?.scrollTo({ left: 0, top: 0, behavior: 'instant' });
+  else if (isNew || hash.toLowerCase() === '#top')
+    document.defaultView?.scrollTo({ left: 0, top: 0, behavior: 'instant' });
 }
 
 /** The element that a hash names, as the HTML standard finds it (section 7.4.6.4). */

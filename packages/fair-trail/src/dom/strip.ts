@@ -8,17 +8,22 @@
  */
 export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [aria-current]'): () => void {
   let last: Element | null = null;
+  // Where the edge fades, or something lies over it.
+  const padding = (side: 'Left' | 'Right' | 'Top' | 'Bottom') =>
+    Number.parseFloat(getComputedStyle(scroller)[`scrollPadding${side}`]) || 0;
   const look = () => {
     // Of several, one within another, the innermost is meant.
     const found = [...scroller.querySelectorAll(marked)].findLast((element) => element.getClientRects().length > 0);
     if (!found || found === last) return;
     last = found;
     const outer = scroller.getBoundingClientRect();
-    const inner = (found.parentElement ?? found).getBoundingClientRect();
+    // What stands beside it in its item belongs to it.
+    const item = found.parentElement && found.parentElement !== scroller ? found.parentElement : found;
+    const inner = item.getBoundingClientRect();
     const lead = found.getBoundingClientRect();
     // By as much as is needed, and never the page: scrolling the element into view would do both.
-    const left = needed(inner.left - outer.left, inner.right - outer.right);
-    const top = needed(lead.top - outer.top, lead.bottom - outer.bottom);
+    const left = needed(inner.left - outer.left - padding('Left'), inner.right - outer.right + padding('Right'));
+    const top = needed(lead.top - outer.top - padding('Top'), lead.bottom - outer.bottom + padding('Bottom'));
     if (left !== 0 || top !== 0) scroller.scrollBy({ left, top, behavior: 'instant' });
   };
   look();
@@ -37,6 +42,7 @@ export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [
 
 /** How far to scroll so that what sticks out on either side is in view. */
 function needed(before: number, after: number): number {
-  if (before < 0) return before;
-  return after > 0 ? after : 0;
+  // Browsers scroll by whole pixels: a part of one would stay out of view.
+  if (before < 0) return Math.floor(before);
+  return after > 0 ? Math.ceil(after) : 0;
 }

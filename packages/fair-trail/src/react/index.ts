@@ -5,6 +5,17 @@ export { useMayLeave } from './leaving.ts';
 export { useHistoryState } from './history-state.ts';
 export { Navbar, type NavbarProps } from './navbar.tsx';
 export { Part, type PartProps } from './view.tsx';
+export {
+  Tab,
+  Tablist,
+  Tabpanel,
+  Tabs,
+  type TablistProps,
+  type TabpanelProps,
+  type TabProps,
+  type TabsProps,
+} from './tabs.tsx';
+export { TabLinks, type TabLinksProps } from './tab-links.tsx';
 export { Sidebar, type SidebarProps } from './sidebar.tsx';
 export { Notice, type NoticeProps } from './notice.tsx';
 export { FooterNav, type FooterNavProps } from './footer-nav.tsx';

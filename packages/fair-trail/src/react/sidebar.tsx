@@ -117,7 +117,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     [site, menu, audience, records, badges, language],
   );
   const marks = useLiveMarks(items);
-  const annexItems = useMemo(() => annexesAmong(items, annexIds), [items, annexIds]);
+  const annexItems = useAnnexItems(items, annexIds.join('\n'));
   const annexKeys = useMemo(() => new Set(annexItems.keys()), [annexItems]);
 
   const [overlay, sendToOverlay] = useOverlay({ rootRef: root, covers: whenNarrow === 'cover', expanded, onToggle });
@@ -217,6 +217,11 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
 });
 
 const noItems: readonly MenuItem[] = [];
+
+/** By what the list says, since an app may well make it anew for each drawing. */
+function useAnnexItems(items: readonly MenuItem[], ids: string): ReadonlyMap<string, MenuItem> {
+  return useMemo(() => annexesAmong(items, ids.split('\n')), [items, ids]);
+}
 
 /** The items that open in an annex, by their keys. */
 function annexesAmong(items: readonly MenuItem[], ids: readonly string[]): ReadonlyMap<string, MenuItem> {

@@ -1,13 +1,8 @@
-import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import {
-  closedDisclosures,
-  nextDisclosures,
-  type DisclosuresEffect,
-  type DisclosuresEvent,
-  type DisclosuresState,
-} from '../core/index.ts';
+import { useEffect, type RefObject } from 'react';
+import { closedDisclosures, nextDisclosures, type DisclosuresEvent, type DisclosuresState } from '../core/index.ts';
 import { carryOutPanels, heldPanel, listenForHover, listenWhileOpen, placePanels } from '../dom/index.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
+import { useMachine } from './use-machine.ts';
 
 interface PanelSettings {
   readonly rootRef: RefObject<HTMLElement | null>;
@@ -25,23 +20,13 @@ interface Panels {
 
 /** The panels under a bar's items. */
 export function usePanels({ rootRef, keys, hoverOpens, held }: PanelSettings): Panels {
-  const [panels, setPanels] = useState(closedDisclosures);
-  const latest = useRef(panels);
-  const waiting = useRef<DisclosuresEffect[]>([]);
-  const send = useCallback((event: DisclosuresEvent) => {
-    // Two events can come before the next render; the second must see what the first did.
-    const { state, effects } = nextDisclosures(latest.current, event);
-    waiting.current.push(...effects);
-    if (state === latest.current) return;
-    latest.current = state;
-    setPanels(state);
-  }, []);
-
-  // What moves, and where focus can go, is to be seen only when the document shows the new state.
-  useBrowserLayoutEffect(() => {
-    const effects = waiting.current.splice(0);
-    if (rootRef.current) for (const effect of effects) carryOutPanels(rootRef.current, effect, send);
-  }, [rootRef, panels, send]);
+  const [panels, send] = useMachine(
+    nextDisclosures,
+    () => closedDisclosures,
+    (effect, tell: (event: DisclosuresEvent) => void) => {
+      if (rootRef.current) carryOutPanels(rootRef.current, effect, tell);
+    },
+  );
 
   const known = keys.join('\n');
   useBrowserLayoutEffect(() => send({ type: 'left-over', ids: known.split('\n') }), [known, send]);
@@ -53,7 +38,7 @@ export function usePanels({ rootRef, keys, hoverOpens, held }: PanelSettings): P
     [isOpen, rootRef, send],
   );
   useBrowserLayoutEffect(() => {
-    const row = rootRef.current?.querySelector<HTMLElement>('.ft-bar-row');
+    const row = rootRef.current?.querySelector<HTMLElement>('[data-ft-row]');
     return row ? placePanels(row, panels.open) : undefined;
   }, [rootRef, panels.open]);
   useEffect(() => {

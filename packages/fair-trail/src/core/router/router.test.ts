@@ -41,12 +41,17 @@ const keep = (url: string) => `keep-place key of ${url}`;
 
 describe('going to another page', () => {
   test.each<[string, string, RouterEvent, string[]]>([
-    ['a page', '/', goTo('/hides'), ['push /hides', 'arrive  null', 'scroll-to-hash ']],
-    ['a place on a page', '/', goTo('/hides#map'), ['push /hides#map', 'arrive #map null', 'scroll-to-hash #map']],
+    ['a page', '/', goTo('/hides'), ['push /hides', 'arrive  null', 'scroll-to-hash  true']],
+    ['a place on a page', '/', goTo('/hides#map'), ['push /hides#map', 'arrive #map null', 'scroll-to-hash #map true']],
     ['another query', '/hides?a', goTo('/hides?b'), ['push /hides?b']],
     ['an address put right', '/visit', goTo('/log', 'replace'), ['replace /log']],
-    ['the same address', '/hides', goTo('/hides'), ['replace /hides', 'arrive  null', 'scroll-to-hash ']],
-    ['the same address again', '/hides', goTo('/hides', 'push'), ['push /hides', 'arrive  null', 'scroll-to-hash ']],
+    ['the same address', '/hides', goTo('/hides'), ['replace /hides', 'arrive  null', 'scroll-to-hash  true']],
+    [
+      'the same address again',
+      '/hides',
+      goTo('/hides', 'push'),
+      ['push /hides', 'arrive  null', 'scroll-to-hash  true'],
+    ],
     ['an earlier page', '/hides', backTo('/'), ['arrive  key of /', 'restore-scroll key of /']],
     ['an earlier query', '/hides?b', backTo('/hides?a'), ['restore-scroll key of /hides?a']],
   ])('%s', (_, from, event, expected) => {

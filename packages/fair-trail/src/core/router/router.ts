@@ -77,8 +77,8 @@ export type RouterEffect =
    * `key` names an entry to which the reader comes back, and so to the link that they left it by.
    */
   | { readonly type: 'arrive'; readonly hash: string; readonly key: string | null }
-  /** To the element that the hash names, or else to the top. */
-  | { readonly type: 'scroll-to-hash'; readonly hash: string }
+  /** To the element that the hash names. Where it names none: on a new page to the top, and else nowhere. */
+  | { readonly type: 'scroll-to-hash'; readonly hash: string; readonly isNew: boolean }
   /** To where the page was when its entry was left. */
   | { readonly type: 'restore-scroll'; readonly key: string };
 
@@ -176,7 +176,7 @@ function arriveBy(site: Site, state: RouterState, event: Wish): Transition<Route
   const isBack = event.type === 'traverse';
   if (arrives) effects.push({ type: 'arrive', hash, key: isBack ? entry.key : null });
   if (isBack) effects.push({ type: 'restore-scroll', key: entry.key });
-  else if (arrives || hash) effects.push({ type: 'scroll-to-hash', hash });
+  else if (arrives || hash) effects.push({ type: 'scroll-to-hash', hash, isNew: arrives });
 
   const position = positionOf(site, entry.url);
   return {

@@ -73,6 +73,7 @@ export function barView(options: BarViewOptions): ViewElement {
   const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, parts[whenNarrow]);
   const rowAttributes = {
     class: 'ft-bar-row',
+    'data-ft-row': true,
     'data-ft-room': roomName(options.room),
     'data-ft-form': whenNarrow,
     'data-ft-fit': fitName(options),

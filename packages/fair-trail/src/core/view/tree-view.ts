@@ -4,7 +4,7 @@ import type { Marks } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import { itemKey, linkContent, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
 import { groupButtonView, panelButtonView } from './panel-view.ts';
-import { element, type ViewElement } from './view.ts';
+import { documentId, element, type ViewElement } from './view.ts';
 
 export interface TreeViewOptions extends MenuViewOptions {
   /** Begins the ids of the groups' panels. */
@@ -51,7 +51,7 @@ function newItemView(item: MenuItem, index: number, parent: string, options: Tre
 function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewElement {
   const { filtered, open, closing } = options;
   const ranges = filtered?.ranges.get(item);
-  const panelId = `${options.idPrefix}-${id.replaceAll(/[^\w-]/gu, (character) => `_${character.codePointAt(0) ?? 0}`)}`;
+  const panelId = documentId(options.idPrefix, id);
   // What a query leaves is to be seen, whatever was open before and will be after.
   const expanded = open.has(id) || filtered?.left.has(item) === true;
   const panel = { ...options, id: panelId, form: 'list' as const, expanded, closing: closing.has(id) && !expanded };

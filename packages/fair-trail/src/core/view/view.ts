@@ -79,3 +79,8 @@ export function replaceIn(view: ViewElement, replace: (element: ViewElement) => 
   });
   return { ...view, children };
 }
+
+/** An id for the document, made of one that may hold any character. */
+export function documentId(prefix: string, id: string): string {
+  return `${prefix}-${id.replaceAll(/[^\w-]/gu, (character) => `_${character.codePointAt(0) ?? 0}`)}`;
+}

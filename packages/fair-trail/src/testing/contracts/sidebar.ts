@@ -2,10 +2,10 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition, SiteRecords } from '../../core/index.ts';
 import { memoryKeys } from '../../dom/index.ts';
-import { desk } from '../sites.ts';
 
 /** A sidebar that a contract asks for, with the menu `desk`, in a layout beside the site's pages. */
 export interface SidebarRequest {
+  /** Default: `desk`. */
   readonly definition?: SiteDefinition;
   /** Where the visitor is; null for where the browser is, as after a reload. Default: `/`. */
   readonly url?: string | null;

@@ -1,0 +1,67 @@
+import {
+  forwardRef,
+  useEffect,
+  useId,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import { itemKey, menuItems, tabLinksView, type DisclosuresEvent } from '../core/index.ts';
+import { keepMarkedInView, listenForRowKeys, watchEdges } from '../dom/index.ts';
+import { useLiveMarks } from './live-marks.ts';
+import { usePlace, useSurroundings } from './trail-context.ts';
+import { usePanels } from './use-panels.ts';
+import { useShared } from './use-shared.ts';
+import { ViewRoot } from './view.tsx';
+
+export interface TabLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
+  /** The menu of the site file whose items it shows. */
+  readonly menu: string;
+  /** The name of the navigation landmark. */
+  readonly label: string;
+  /** Whether the links share the whole room. Default: `natural`. */
+  readonly widths?: 'natural' | 'filling';
+  /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
+  readonly icon?: (name: string) => ReactNode;
+}
+
+/** A strip of links that looks like tabs: for pages beside each other, each with an address of its own. */
+export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks(props, ref) {
+  const { menu, label, widths = 'natural', icon, ...attributes } = props;
+  const { site, audience, records, badges, wording } = useSurroundings();
+  const language = usePlace(({ position }) => position.language);
+  const idPrefix = useId();
+  const root = useRef<HTMLElement>(null);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const items = useMemo(
+    () => menuItems(site, menu, { audience, records, badges, language }),
+    [site, menu, audience, records, badges, language],
+  );
+  const marks = useLiveMarks(items);
+  const keys = useMemo(() => items.filter((item) => item.items.length > 0).map(itemKey), [items]);
+  const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens: false, held: undefined });
+  useEffect(() => {
+    const list = root.current?.querySelector<HTMLElement>('.ft-tab-row > .ft-menu');
+    if (!list) return undefined;
+    const ends = [keepMarkedInView(list), watchEdges(list), listenForRowKeys(list)];
+    return () => {
+      for (const end of ends) end();
+    };
+  }, [items]);
+  const view = useShared(
+    tabLinksView({
+      items,
+      label,
+      idPrefix,
+      fills: widths === 'filling',
+      panels,
+      icons: icon !== undefined,
+      wording,
+    }),
+  );
+  const slots = useMemo(() => ({ icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)) }), [icon]);
+  const surroundings = { slots, send: (event: unknown) => sendToPanels(event as DisclosuresEvent), marks };
+  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
+});

@@ -1,0 +1,271 @@
+import {
+  createContext,
+  createElement,
+  forwardRef,
+  useCallback,
+  useContext,
+  useEffect,
+  useId,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  useState,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import {
+  initialTabs,
+  nextTabs,
+  tablistView,
+  tabpanelView,
+  tabView,
+  type TabDescription,
+  type TablistViewOptions,
+  type TabsEvent,
+  type TabsOrientation,
+} from '../core/index.ts';
+import {
+  carryOutTabs,
+  keepMarkedInView,
+  listenForTabKeys,
+  queryValue,
+  watchEdges,
+  watchFocusWithin,
+  type FocusWatch,
+  withQueryValue,
+} from '../dom/index.ts';
+import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
+import { useMachine } from './use-machine.ts';
+import { useShared } from './use-shared.ts';
+import { useStable } from './use-stable.ts';
+import { ViewRoot } from './view.tsx';
+
+export interface TabsProps extends Omit<HTMLAttributes<HTMLDivElement>, 'onSelect'> {
+  /** The tabs, in their order. They may change: where the selected one goes, the next takes its place. */
+  readonly tabs: readonly TabDescription[];
+  /** The name of the tablist. */
+  readonly label: string;
+  /** The id of the selected tab. Without it the tabs decide by themselves. */
+  readonly selected?: string;
+  /** The id of the tab to begin with. Default: the first that is enabled. */
+  readonly initial?: string;
+  /** Told when another tab wants to be selected. */
+  readonly onSelect?: (id: string) => void;
+  /** Whether walking to a tab by arrow keys selects it. Default: `automatic`. */
+  readonly activation?: 'automatic' | 'manual';
+  /** Default: `horizontal`. */
+  readonly orientation?: TabsOrientation;
+  /** Whether the tabs share the whole room. Default: `natural`. */
+  readonly widths?: 'natural' | 'filling';
+  /**
+   * Where the address says which tab is selected, so that it can be sent to someone: in its hash, or under a key of its
+   * query. Default: nowhere.
+   */
+  readonly linkedTo?: 'hash' | { readonly query: string };
+  /**
+   * Which panels are in the document: `all`, which people without scripts need; the `selected` one; or those that have
+   * been `visited`, which keep what was done in them. Default: `all`.
+   */
+  readonly panels?: 'all' | 'selected' | 'visited';
+  /** Draws an icon by its name. Its drawing should be hidden from assistive technology. */
+  readonly icon?: (name: string) => ReactNode;
+}
+
+interface TabsContextValue {
+  readonly view: TablistViewOptions;
+  readonly send: (event: TabsEvent) => void;
+  readonly icon: TabsProps['icon'];
+  readonly isPresent: (id: string) => boolean;
+}
+
+const TabsContext = createContext<TabsContextValue | null>(null);
+
+function useTabs(): TabsContextValue {
+  const context = useContext(TabsContext);
+  if (!context) throw new Error('This component needs Tabs around it: <Tabs tabs={tabs} label="…">…</Tabs>.');
+  return context;
+}
+
+/** Tabs with panels. It holds a `Tablist`, and a `Tabpanel` for each tab. */
+export const Tabs = forwardRef<HTMLDivElement, TabsProps>(function Tabs(props, ref) {
+  const { tabs, label, selected, initial, onSelect, activation = 'automatic', linkedTo, ...behind } = props;
+  const {
+    orientation = 'horizontal',
+    widths = 'natural',
+    panels = 'all',
+    icon,
+    children,
+    className,
+    ...attributes
+  } = behind;
+  const idPrefix = useId();
+  const root = useRef<HTMLDivElement>(null);
+  useImperativeHandle<HTMLDivElement | null, HTMLDivElement | null>(ref, () => root.current, []);
+  const [linked, link] = useLinked(linkedTo);
+  const wanted = selected ?? linked ?? initial ?? null;
+
+  const [machine, apply] = useMachine(
+    nextTabs,
+    () => initialTabs(tabs, wanted, activation),
+    (effect) => {
+      if (effect.type === 'focus') {
+        if (root.current) carryOutTabs(root.current, effect);
+      } else {
+        link(effect.id);
+        onSelect?.(effect.id);
+      }
+    },
+  );
+  // The tabs that there are now are drawn at once; the machine hears of them before anything is to be seen.
+  const state = useMemo(
+    () => nextTabs({ ...machine, activation }, { type: 'tabs', tabs, focusWithin: false }).state,
+    [machine, activation, tabs],
+  );
+  const focus = useRef<FocusWatch | null>(null);
+  useBrowserLayoutEffect(() => {
+    focus.current = root.current && watchFocusWithin(root.current);
+    return () => focus.current?.end();
+  }, []);
+  useBrowserLayoutEffect(() => {
+    apply({ type: 'tabs', tabs, focusWithin: focus.current?.isWithin() === true });
+  }, [tabs, apply]);
+  useBrowserLayoutEffect(() => {
+    if (selected !== undefined || linkedTo !== undefined) apply({ type: 'select', id: wanted });
+  }, [wanted, selected, linkedTo, apply]);
+  const send = useStable((event: TabsEvent) => {
+    const { effects } = nextTabs(machine, event);
+    const asked = effects.find(({ type }) => type === 'selected');
+    // Where the app decides, it is asked; what it answers comes back as a property.
+    if (selected === undefined || !asked) apply(event);
+    else onSelect?.(asked.id);
+  });
+
+  const [visited, setVisited] = useState<readonly string[]>([]);
+  if (panels === 'visited' && state.selected !== null && !visited.includes(state.selected)) {
+    setVisited([...visited, state.selected]);
+  }
+  const isPresent = useCallback(
+    (id: string) => panels === 'all' || id === state.selected || (panels === 'visited' && visited.includes(id)),
+    [panels, state.selected, visited],
+  );
+  const value = useMemo(
+    (): TabsContextValue => ({
+      view: {
+        tabs,
+        state,
+        label,
+        idPrefix,
+        orientation,
+        fills: widths === 'filling',
+        icons: icon !== undefined,
+        panels: tabs.map(({ id }) => id).filter(isPresent),
+      },
+      send,
+      icon,
+      isPresent,
+    }),
+    [tabs, state, label, idPrefix, orientation, widths, icon, isPresent, send],
+  );
+  const classes = ['ft-tabs', className].filter(Boolean).join(' ');
+  return (
+    <TabsContext.Provider value={value}>
+      <div {...attributes} ref={root} className={classes} data-ft-orientation={orientation}>
+        {children}
+      </div>
+    </TabsContext.Provider>
+  );
+});
+
+/** Which tab the address asks for, and how to make it ask for another one, in the place of what it asks for now. */
+function useLinked(linkedTo: TabsProps['linkedTo']): readonly [string | null, (id: string) => void] {
+  const { navigate } = useSurroundings();
+  const place = usePlaceSource();
+  const query = typeof linkedTo === 'object' ? linkedTo.query : null;
+  const asked = usePlace(({ url }) => {
+    if (query !== null) return queryValue(url, query);
+    return linkedTo === 'hash' ? hashValue(url) : null;
+  });
+  const link = (id: string) => {
+    const { url } = place.read();
+    if (query !== null) navigate(withQueryValue(url, query, id), { history: 'replace' });
+    else if (linkedTo === 'hash')
+      navigate(`${url.split('#')[0] ?? ''}#${encodeURIComponent(id)}`, { history: 'replace' });
+  };
+  return [asked, link];
+}
+
+function hashValue(url: string): string | null {
+  const [, hash] = url.split('#');
+  if (hash === undefined) return null;
+  try {
+    return decodeURIComponent(hash);
+  } catch {
+    // It is no text, and so no tab's id.
+    return null;
+  }
+}
+
+export type TablistProps = HTMLAttributes<HTMLElement>;
+
+/** The row of tabs. Without content it prints all of them; with it, each is a `Tab` among the app's own markup. */
+export const Tablist = forwardRef<HTMLElement, TablistProps>(function Tablist({ children, ...attributes }, ref) {
+  const { view: options, send, icon } = useTabs();
+  const root = useRef<HTMLElement>(null);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const { orientation, tabs } = options;
+  useEffect(() => (root.current ? listenForTabKeys(root.current, orientation, send) : undefined), [orientation, send]);
+  useEffect(() => (root.current ? keepMarkedInView(root.current, '[aria-selected="true"]') : undefined), []);
+  useEffect(() => (root.current ? watchEdges(root.current) : undefined), [tabs]);
+  const isOwn = children !== undefined && children !== null;
+  const full = useShared(tablistView(options));
+  const view = useMemo(() => (isOwn ? { ...full, children: [childrenSlot] } : full), [full, isOwn]);
+  const slots = useMemo(
+    () => ({ children: () => children, icon: (name: string) => icon?.(name) ?? null }),
+    [children, icon],
+  );
+  const surroundings = { slots, send: send as (event: unknown) => void };
+  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
+});
+
+const childrenSlot = { slot: 'children', about: '' };
+
+export interface TabProps extends HTMLAttributes<HTMLElement> {
+  /** Which of the tabs. */
+  readonly id: string;
+}
+
+/** One tab, with content of its own. Nothing where there is no tab of that id. */
+export function Tab({ id, children, ...attributes }: TabProps): ReactNode {
+  const { view: options, send, icon } = useTabs();
+  const tab = options.tabs.find((one) => one.id === id);
+  const view = useShared(tab ? tabView(tab, options) : null);
+  const isOwn = children !== undefined && children !== null;
+  const slots = useMemo(
+    () => ({ children: () => children, icon: (name: string) => icon?.(name) ?? null }),
+    [children, icon],
+  );
+  if (!view) return null;
+  const shown = isOwn ? { ...view, children: [childrenSlot] } : view;
+  return (
+    <ViewRoot view={shown} surroundings={{ slots, send: send as (event: unknown) => void }} attributes={attributes} />
+  );
+}
+
+export interface TabpanelProps extends HTMLAttributes<HTMLElement> {
+  /** Of the tab that shows it. */
+  readonly id: string;
+}
+
+/** What a tab shows. */
+export function Tabpanel({ id, children, ...attributes }: TabpanelProps): ReactNode {
+  const { view: options, isPresent } = useTabs();
+  const tab = options.tabs.find((one) => one.id === id);
+  const selected = options.state.selected === id;
+  const { idPrefix } = options;
+  const view = useShared(tab ? tabpanelView({ id, label: tab.label, selected, idPrefix }) : null);
+  const slots = useMemo(() => ({ content: () => children }), [children]);
+  if (!view || !isPresent(id)) return null;
+  return createElement(ViewRoot, { view, surroundings: { slots, send: nothing }, attributes });
+}
+
+const nothing = () => undefined;
