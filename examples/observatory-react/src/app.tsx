@@ -73,7 +73,7 @@ export function App(): ReactNode {
         footer={<FooterNav foot="2026 · Marram Point and everything about it is invented for this example." />}
       >
         <div className="column">
-          <Breadcrumbs className="observatory-breadcrumbs" />
+          <Breadcrumbs className="observatory-breadcrumbs" siblings />
           <Stage pages={pages} notFound={NotFound} denied={Denied} failed={Failed} />
         </div>
       </Layout>

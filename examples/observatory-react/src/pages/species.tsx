@@ -1,10 +1,24 @@
 import type { ReactNode } from 'react';
-import { TrailLink, type PageProps } from 'fair-trail/react';
-import { species } from '../../../observatory/content/species.ts';
+import { Tablist, Tabpanel, Tabs, TrailLink, type PageProps } from 'fair-trail/react';
+import { species, type Species } from '../../../observatory/content/species.ts';
 import { NotFound } from './missing.tsx';
 import { Table } from './table.tsx';
 
-const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const monthNames = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
+const months = monthNames.map((name) => name.slice(0, 3));
 
 export function SpeciesListPage(): ReactNode {
   return (
@@ -31,20 +45,60 @@ export function SpeciesPage(props: PageProps): ReactNode {
   const bird = species[index];
   if (!bird) return <NotFound {...props} />;
   const next = species[(index + 1) % species.length];
-  const highest = Math.max(...bird.counts, 1);
   return (
     <>
       <p className="kicker" lang="la">
         {bird.latin}
       </p>
       <h1>{bird.name}</h1>
-      <p className="lead">{bird.text}</p>
-      <dl className="facts">
-        <dt>Season</dt>
-        <dd>{bird.season}</dd>
-        <dt>Status</dt>
-        <dd>{bird.status}</dd>
-      </dl>
+      {/* Each part of the page can be sent to someone. */}
+      <Tabs tabs={parts} label={`About the ${bird.name.toLowerCase()}`} linkedTo={{ query: 'part' }}>
+        <Tablist />
+        <Tabpanel id="overview">
+          <p className="lead">{bird.text}</p>
+          <dl className="facts">
+            <dt>Season</dt>
+            <dd>{bird.season}</dd>
+            <dt>Status</dt>
+            <dd>{bird.status}</dd>
+          </dl>
+        </Tabpanel>
+        <Tabpanel id="sightings">
+          <Sightings bird={bird} />
+        </Tabpanel>
+        <Tabpanel id="sounds">
+          <p>Nobody has brought a microphone yet. The hut lends one to whoever asks.</p>
+        </Tabpanel>
+        <Tabpanel id="records">
+          <p>
+            Highest count of the year: {Math.max(...bird.counts).toLocaleString('en')}, in{' '}
+            {monthNames[bird.counts.indexOf(Math.max(...bird.counts))]}.
+          </p>
+        </Tabpanel>
+      </Tabs>
+      {next && (
+        <p>
+          Next bird:{' '}
+          <TrailLink entry="species-page" params={{ slug: next.slug }}>
+            {next.name}
+          </TrailLink>
+        </p>
+      )}
+    </>
+  );
+}
+
+const parts = [
+  { id: 'overview', label: 'Overview' },
+  { id: 'sightings', label: 'Sightings' },
+  { id: 'sounds', label: 'Sounds' },
+  { id: 'records', label: 'Records' },
+];
+
+function Sightings({ bird }: { readonly bird: Species }): ReactNode {
+  const highest = Math.max(...bird.counts, 1);
+  return (
+    <>
       <h2>Highest count of each month</h2>
       <ol className="months" role="list">
         {bird.counts.map((count, month) => (
@@ -57,14 +111,6 @@ export function SpeciesPage(props: PageProps): ReactNode {
           </li>
         ))}
       </ol>
-      {next && (
-        <p>
-          Next bird:{' '}
-          <TrailLink entry="species-page" params={{ slug: next.slug }}>
-            {next.name}
-          </TrailLink>
-        </p>
-      )}
     </>
   );
 }

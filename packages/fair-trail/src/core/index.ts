@@ -31,7 +31,7 @@ export { iconOf, menuMarks, type Marks } from './site/marks.ts';
 export type { Mark, MenuItem, MenuItemKind } from './site/menu-item.ts';
 export { LiveMarks } from './site/live-marks.ts';
 export { filterItems, type Filtered, type MatchRange } from './site/filter.ts';
-export { menuItems, type Badges, type Visit } from './site/menus.ts';
+export { menuItems, siblingItems, type Badges, type Visit } from './site/menus.ts';
 export {
   breadcrumbs,
   foldBreadcrumbs,
@@ -43,7 +43,7 @@ export { englishWording, type Wording } from './wording.ts';
 export { element, partOf, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
 export { shareView } from './view/share.ts';
 export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
-export { breadcrumbView } from './view/breadcrumb-view.ts';
+export { breadcrumbView, type BreadcrumbViewOptions } from './view/breadcrumb-view.ts';
 export { mainId, skipLinkView, skipLinksView, type SkipTarget } from './view/skip-link-view.ts';
 export { noticeView, type NoticeViewOptions } from './view/notice-view.ts';
 export { footerView, type FooterViewOptions } from './view/footer-view.ts';
@@ -129,6 +129,7 @@ export {
 export { keyTarget, type KeyWalk } from './interaction/keys.ts';
 export { apportion, type FlexItem } from './layout/apportion.ts';
 export { fit, type FitItem, type FitOptions } from './layout/fit.ts';
+export { foldToFit, type FoldRange, type FoldRoom } from './layout/fold.ts';
 export { readFlex, writeFlex, type Flex, type FlexBasis } from './layout/flex.ts';
 export { estimateRoom, rungFor, rungs, type RoomEstimate } from './layout/room.ts';
 export {

@@ -28,6 +28,7 @@ export { openGroupName, readOpenGroup } from './open-groups.ts';
 export { isDevelopment } from './development.ts';
 export { focusAfter } from './focus-after.ts';
 export { carryOutTabs, listenForTabKeys, watchFocusWithin, type FocusWatch } from './tabs.ts';
+export { focusRevealed, watchFold, type FoldKeep } from './fold-steps.ts';
 export { watchEdges } from './edges.ts';
 export { followFilter } from './filter-field.ts';
 export { listenForColumnKeys } from './column-keys.ts';

@@ -1,17 +1,161 @@
-import { forwardRef, type HTMLAttributes } from 'react';
-import { breadcrumbs, breadcrumbView } from '../core/index.ts';
-import { usePosition, useSurroundings } from './trail-context.ts';
+import {
+  forwardRef,
+  useId,
+  useImperativeHandle,
+  useMemo,
+  useRef,
+  useState,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import {
+  breadcrumbJsonLd,
+  breadcrumbs,
+  breadcrumbView,
+  foldBreadcrumbs,
+  siblingItems,
+  type DisclosuresEvent,
+  type FoldRange,
+  type Position,
+} from '../core/index.ts';
+import { focusRevealed, listenForColumnKeys, watchFold } from '../dom/index.ts';
+import { useBrowserLayoutEffect, usePosition, useSurroundings } from './trail-context.ts';
+import { usePanels } from './use-panels.ts';
 import { useShared } from './use-shared.ts';
-import { ViewRoot, type ViewSurroundings } from './view.tsx';
+import { useStable } from './use-stable.ts';
+import { ViewRoot } from './view.tsx';
 
-export type BreadcrumbsProps = Omit<HTMLAttributes<HTMLElement>, 'children'>;
-
-const surroundings: ViewSurroundings = { slots: {}, send: () => undefined };
+export interface BreadcrumbsProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
+  /**
+   * Whether steps are folded away behind a button: as many as must, for the rest to `fit` in one line; `always` all but the
+   * first and last few; or `never`, and then they take as many lines as they need. Default: `fit`.
+   */
+  readonly fold?: 'fit' | 'always' | 'never';
+  /** How many steps from the home page stay. Default: 1. */
+  readonly keepFirst?: number;
+  /** How many steps up to the page stay. Default: 2. */
+  readonly keepLast?: number;
+  /** What the step of the page itself is. Default: `text`. */
+  readonly current?: 'text' | 'link';
+  /** What is shown where room is short: as much as fits, or the `parent` alone. Default: `fold`. */
+  readonly whenNarrow?: 'fold' | 'parent';
+  /** Whether each step has a button that shows what stands beside it in the site. Default: false. */
+  readonly siblings?: boolean;
+  /** Stands between steps, hidden from assistive technology. Default: a stroke. */
+  readonly separator?: ReactNode;
+  /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
+  readonly icon?: (name: string) => ReactNode;
+  /**
+   * Whether the way is also in the document as schema.org's `BreadcrumbList`. Not for a site
+   * without an `origin`: the addresses have to be absolute. Default: false.
+   */
+  readonly structuredData?: boolean;
+}
 
 /** The way from the home page to the current one. Nothing on the home page itself. */
-export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Breadcrumbs(attributes, ref) {
-  const { site, records, wording } = useSurroundings();
+export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Breadcrumbs(props, ref) {
+  const { fold = 'fit', keepFirst = 1, keepLast = 2, current = 'text', whenNarrow = 'fold', ...behind } = props;
+  const { siblings = false, separator, icon, structuredData = false, ...attributes } = behind;
+  const { site, audience, records, badges, wording } = useSurroundings();
   const position = usePosition();
-  const view = useShared(breadcrumbView(breadcrumbs(site, position, records), wording));
-  return view && <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={ref} />;
+  const idPrefix = useId();
+  const root = useRef<HTMLElement>(null);
+  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const steps = useMemo(() => breadcrumbs(site, position, records), [site, position, records]);
+
+  // What the reader has asked for holds for the page that they are on.
+  const [revealedAt, setRevealedAt] = useState<Position | null>(null);
+  const revealed = revealedAt === position;
+  const measured = useFold(root, fold === 'fit' && !revealed, { steps: steps.length, keepFirst, keepLast });
+  const always = useMemo(() => {
+    const { first, folded } = foldBreadcrumbs(steps, { keepFirst, keepLast });
+    return folded.length > 0 ? { start: first.length, count: folded.length } : null;
+  }, [steps, keepFirst, keepLast]);
+  const folded = revealed || fold === 'never' ? null : fold === 'always' ? always : measured;
+
+  const beside = useMemo(() => {
+    if (!siblings) return {};
+    return siblingItems(
+      site,
+      steps.map(({ entry }) => entry),
+      { position, audience, records, badges },
+    );
+  }, [siblings, site, steps, position, audience, records, badges]);
+  const keys = useMemo(() => Object.keys(beside), [beside]);
+  const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens: false, held: undefined });
+  useBrowserLayoutEffect(() => {
+    const open = panels.open.length > 0 ? root.current : null;
+    return open ? listenForColumnKeys(open, '.ft-panel-trigger[aria-expanded="true"] + .ft-panel') : undefined;
+  }, [panels.open]);
+
+  // The button goes with what it was for; focus goes on to the first that it has shown.
+  const revealing = useRef<number | null>(null);
+  useBrowserLayoutEffect(() => {
+    const list = root.current?.querySelector<HTMLElement>('.ft-breadcrumb-list');
+    if (revealed && revealing.current !== null && list) focusRevealed(list, revealing.current);
+    revealing.current = null;
+  }, [revealed]);
+  const send = useStable((given: unknown) => {
+    const event = given as DisclosuresEvent | { readonly type: 'unfold' };
+    if (event.type !== 'unfold') {
+      sendToPanels(event);
+      return;
+    }
+    revealing.current = folded?.start ?? 0;
+    setRevealedAt(position);
+  });
+
+  const slots = { icon: icon !== undefined, separator: separator !== undefined };
+  const view = useShared(
+    breadcrumbView(steps, {
+      wording,
+      fold: folded,
+      revealed: revealed || fold === 'never',
+      current,
+      whenNarrow,
+      siblings: beside,
+      idPrefix,
+      panels,
+      slots,
+    }),
+  );
+  const contents = useMemo(
+    () => ({ separator: () => separator, icon: (name: string) => icon?.(name) ?? null }),
+    [separator, icon],
+  );
+  if (!view) return null;
+  const surroundings = { slots: contents, send };
+  const way = <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
+  const data = structuredData && site.origin !== null ? breadcrumbJsonLd(site, steps) : null;
+  if (data === null) return way;
+  return (
+    <>
+      {way}
+      <script type="application/ld+json" dangerouslySetInnerHTML={{ __html: data }} />
+    </>
+  );
 });
+
+interface FoldSettings {
+  readonly steps: number;
+  readonly keepFirst: number;
+  readonly keepLast: number;
+}
+
+/** The steps that have to go for the rest to stand in one line; null while that has not been measured. */
+function useFold(
+  rootRef: { readonly current: HTMLElement | null },
+  isFitted: boolean,
+  { steps, keepFirst, keepLast }: FoldSettings,
+): FoldRange | null {
+  const [fold, setFold] = useState<{ readonly steps: number; readonly range: FoldRange | null }>({
+    steps,
+    range: null,
+  });
+  useBrowserLayoutEffect(() => {
+    const list = rootRef.current?.querySelector<HTMLElement>('.ft-breadcrumb-list');
+    if (!isFitted || !list) return undefined;
+    return watchFold(list, { keepFirst, keepLast }, (range) => setFold({ steps, range }));
+  }, [rootRef, isFitted, steps, keepFirst, keepLast]);
+  return isFitted && fold.steps === steps ? fold.range : null;
+}

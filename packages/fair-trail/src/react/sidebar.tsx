@@ -30,7 +30,10 @@ import { ViewRoot } from './view.tsx';
 export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle' | 'children'> {
   /** The menu of the site file whose items it shows: its groups are titled sections. Default: `main`. */
   readonly menu?: string;
-  /** The name of the navigation landmark. Default: "Sidebar", or what the trail's wording says. */
+  /**
+   * The name of the navigation landmark, and the word on its toggle. Default: "Sidebar" and "Menu", or what the trail's
+   * wording says.
+   */
   readonly label?: string;
   /** Tells it from other sidebars in what is remembered. Default: the menu's name. */
   readonly name?: string;
@@ -175,6 +178,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
       items,
       name,
       label: label ?? wording.sidebar,
+      ...(label !== undefined && { toggleLabel: label }),
       idPrefix,
       tree: { open, closing, ...(markers && { markers }) },
       annexKeys,

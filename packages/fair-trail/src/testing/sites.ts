@@ -115,3 +115,44 @@ export const desk: SiteDefinition = {
     ],
   },
 };
+
+/** A way seven steps long, with records at its end. */
+export const deep: SiteDefinition = {
+  name: 'Marram',
+  origin: 'https://marram.example',
+  home: 'today',
+  entries: [
+    { id: 'today', label: 'Today', href: '/', icon: 'sun' },
+    {
+      id: 'log',
+      label: 'Ringing log',
+      href: '/log',
+      entries: [
+        {
+          id: 'seasons',
+          label: 'Seasons of the observatory',
+          href: '/log/seasons',
+          entries: [
+            {
+              id: 'autumn',
+              label: 'Autumn migration 2026',
+              href: '/log/seasons/autumn',
+              entries: [
+                {
+                  id: 'session',
+                  label: '{day}',
+                  href: '/log/seasons/autumn/:day',
+                  records: 'sessions',
+                  entries: [{ id: 'round', label: 'Net round {round}', href: '/log/seasons/autumn/:day/:round' }],
+                },
+              ],
+            },
+            { id: 'spring', label: 'Spring migration 2026', href: '/log/seasons/spring' },
+          ],
+        },
+      ],
+    },
+    { id: 'visit', label: 'Visit', href: '/visit' },
+  ],
+  menus: { main: ['today', 'log'] },
+};

@@ -43,6 +43,7 @@ describe('going to another page', () => {
   test.each<[string, string, RouterEvent, string[]]>([
     ['a page', '/', goTo('/hides'), ['push /hides', 'arrive  null', 'scroll-to-hash  true']],
     ['a place on a page', '/', goTo('/hides#map'), ['push /hides#map', 'arrive #map null', 'scroll-to-hash #map true']],
+    ['another place on the same page', '/hides', goTo('/hides#map'), ['push /hides#map', 'scroll-to-hash #map false']],
     ['another query', '/hides?a', goTo('/hides?b'), ['push /hides?b']],
     ['an address put right', '/visit', goTo('/log', 'replace'), ['replace /log']],
     ['the same address', '/hides', goTo('/hides'), ['replace /hides', 'arrive  null', 'scroll-to-hash  true']],

@@ -36,6 +36,26 @@ export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly
   return withMarks(items, menuMarks(items, position));
 }
 
+/**
+ * What stands beside each of these entries in the site, the entry itself among it, marked for a visit: by the ids of those
+ * entries that have others beside them.
+ */
+export function siblingItems(
+  site: Site,
+  entries: readonly Entry[],
+  visit: Visit,
+): Readonly<Record<string, readonly MenuItem[]>> {
+  const position = visit.position ?? unknownPosition(site);
+  const resolver = new MenuResolver(site, { ...visit, language: visit.language ?? position.language });
+  const found = entries.map((entry): [string, readonly MenuItem[]] => {
+    const beside = (entry.parent?.entries ?? site.entries).filter((other) => other.href !== null && !other.outside);
+    const nodes = beside.map((other): MenuNode => ({ kind: 'entry', entry: other, depth: 1, params: {} }));
+    const items = resolver.list(nodes);
+    return [entry.id, withMarks(items, menuMarks(items, position))];
+  });
+  return Object.fromEntries(found.filter(([, items]) => items.length > 1));
+}
+
 /** What a menu at rest was made of, and the items that came of it. */
 interface MenuAtRest {
   readonly visit: Pick<Visit, 'audience' | 'records' | 'badges' | 'language'>;

@@ -59,7 +59,7 @@ function triggerAttributes({ expanded, id }: PanelViewOptions): Readonly<Record<
   return { type: 'button', 'aria-expanded': String(expanded), 'aria-controls': id };
 }
 
-const sign = element('span', { class: 'ft-panel-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
+export const panelSign = element('span', { class: 'ft-panel-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
 
 /** Beside the link to the item's own page. */
 export function panelButtonView(item: MenuItem, options: PanelViewOptions, press: unknown): ViewElement {
@@ -68,7 +68,7 @@ export function panelButtonView(item: MenuItem, options: PanelViewOptions, press
     ...triggerAttributes(options),
     'aria-label': options.wording.pagesIn.replace('{label}', () => item.label),
   };
-  return element('button', attributes, [sign], { on: { click: press } });
+  return element('button', attributes, [panelSign], { on: { click: press } });
 }
 
 /** The whole item, where there is no page to link to. */
@@ -83,7 +83,7 @@ export function groupButtonView(
     ...triggerAttributes(options),
     'aria-current': ariaCurrent(item.mark),
   };
-  const content = [...linkContent(item, options, ranges), sign];
+  const content = [...linkContent(item, options, ranges), panelSign];
   return element('button', attributes, content, { item, on: { click: press } });
 }
 

@@ -17,6 +17,8 @@ export interface SidebarViewOptions {
   readonly name: string;
   /** The name of the navigation landmark. */
   readonly label: string;
+  /** On its toggle: a page with two has to say which is which. Default: "Menu", or what the trail's wording says. */
+  readonly toggleLabel?: string;
   /** Begins every id in it. */
   readonly idPrefix: string;
   readonly tree: Omit<TreeViewOptions, 'annex' | 'filtered' | 'idPrefix' | 'wording' | 'icons' | 'monograms'>;
@@ -68,7 +70,7 @@ export function sidebarView(options: SidebarViewOptions): ViewElement {
   ]);
 }
 
-function toggleView({ expanded, wording }: SidebarViewOptions, panelId: string): ViewElement {
+function toggleView({ expanded, toggleLabel, wording }: SidebarViewOptions, panelId: string): ViewElement {
   const attributes = {
     class: 'ft-toggle ft-sidebar-toggle',
     type: 'button',
@@ -76,7 +78,7 @@ function toggleView({ expanded, wording }: SidebarViewOptions, panelId: string):
     'aria-controls': panelId,
   };
   const sign = element('span', { class: 'ft-toggle-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
-  const label = element('span', { class: 'ft-label' }, [wording.menu]);
+  const label = element('span', { class: 'ft-label' }, [toggleLabel ?? wording.menu]);
   return element('button', attributes, [sign, label], { key: 'toggle', on: { click: { type: 'toggle' } } });
 }
 
