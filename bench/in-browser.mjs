@@ -24,8 +24,8 @@ export async function inBrowser(name, launchOptions, use) {
   }
 }
 
-/** A ratio to its baseline, held against its goal. */
+/** A ratio to its baseline, held against its goal where there is one. */
 export function tellRatio(value, goal, what) {
-  const verdict = value <= goal ? `within ${goal}x` : `OVER ${goal}x`;
+  const verdict = goal === null ? '' : value <= goal ? `within ${goal}x` : `OVER ${goal}x`;
   console.log(`${value.toFixed(2).padStart(9)}x  ${what}  ${verdict}`);
 }

@@ -10,4 +10,6 @@ const { benchNavigation } = await import('../bench/navigation.mjs');
 await benchNavigation({ executablePath: findChromium() ?? '', args: chromiumArguments });
 const { benchBar } = await import('../bench/bar.mjs');
 await benchBar({ executablePath: findChromium() ?? '', args: chromiumArguments });
+const { benchSidebar } = await import('../bench/sidebar.mjs');
+await benchSidebar({ executablePath: findChromium() ?? '', args: chromiumArguments });
 await import('../bench/sizes.mjs');

@@ -20,7 +20,7 @@ export function watchEdges(scroller: HTMLElement): () => void {
     if (value === '') scroller.removeAttribute(attribute);
     else scroller.setAttribute(attribute, value);
   };
-  look();
+  // It tells of the first sizes too, before anything is drawn.
   const observer = new ResizeObserver(look);
   observer.observe(scroller);
   for (const child of scroller.children) observer.observe(child);

@@ -54,7 +54,7 @@ export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => 
     const toggle = find(root, '.ft-sidebar-toggle');
     report(toggle !== null && getComputedStyle(toggle).display !== 'none');
   };
-  look();
+  // It tells of the first size too, once the page has been laid out: asking at once would lay it out once more.
   const observer = new ResizeObserver(look);
   observer.observe(root.ownerDocument.documentElement);
   return () => observer.disconnect();

@@ -26,9 +26,9 @@ export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [
     const top = needed(lead.top - outer.top - padding('Top'), lead.bottom - outer.bottom + padding('Bottom'));
     if (left !== 0 || top !== 0) scroller.scrollBy({ left, top, behavior: 'instant' });
   };
-  look();
   const marks = new MutationObserver(look);
   marks.observe(scroller, { attributes: true, attributeFilter: ['aria-current', 'aria-selected'], subtree: true });
+  // It tells of the first size too, before anything is drawn.
   const room = new ResizeObserver(() => {
     last = null;
     look();

@@ -2,16 +2,25 @@ import { expect, test } from 'vitest';
 import { cdp, page } from 'vitest/browser';
 import {
   barView,
+  breadcrumbs,
+  breadcrumbView,
   closedDisclosures,
   defineSite,
   englishWording,
+  initialTabs,
   locate,
+  memoryHistory,
   menuItems,
   nextDisclosures,
+  siblingItems,
+  sidebarView,
+  tablistView,
+  tabpanelView,
   type ViewElement,
   type ViewNode,
 } from '../core/index.ts';
-import { nested } from '../testing/sites.ts';
+import { deep, desk, nested } from '../testing/sites.ts';
+import { Breadcrumbs, Sidebar, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 /** What the DevTools protocol says of a node, as far as it matters here. */
@@ -29,10 +38,22 @@ interface Protocol {
   send(method: 'Accessibility.getFullAXTree', options: { frameId: string }): Promise<{ nodes: AccessibleNode[] }>;
 }
 
-const interesting = new Set(['banner', 'navigation', 'list', 'listitem', 'link', 'button']);
+const interesting = new Set([
+  'banner',
+  'navigation',
+  'list',
+  'listitem',
+  'link',
+  'button',
+  'heading',
+  'searchbox',
+  'tablist',
+  'tab',
+  'tabpanel',
+]);
 
-/** The browser's own account of the bar: roles, names and states, none of it written by us. */
-async function browserSays(): Promise<readonly string[]> {
+/** The browser's own account of what is in such elements: roles, names and states, none of it written by us. */
+async function browserSays(roots: readonly string[]): Promise<readonly string[]> {
   const protocol = cdp() as unknown as Protocol;
   const { frameTree } = await protocol.send('Page.getFrameTree');
   const frameId = frameTree.childFrames?.[0]?.frame.id ?? '';
@@ -43,21 +64,25 @@ async function browserSays(): Promise<readonly string[]> {
     return [node, ...below.flatMap(withBelow)];
   };
   return nodes
-    .filter((node) => node.role?.value === 'banner')
+    .filter((node) => roots.includes(node.role?.value ?? ''))
     .flatMap(withBelow)
     .filter((node) => !node.ignored && interesting.has(node.role?.value ?? ''))
     .map(({ role, name, properties = [] }) => {
       const value = (property: string) => properties.find((one) => one.name === property)?.value.value;
       const isNamed = role?.value !== 'list' && role?.value !== 'listitem';
-      return line(role?.value ?? '', isNamed ? (name?.value ?? '') : '', value('expanded') as boolean | undefined);
+      const states = [
+        value('expanded') === undefined ? '' : value('expanded') === true ? 'expanded' : 'collapsed',
+        // A tab that is not selected says so by saying nothing.
+        value('selected') === true ? 'selected' : '',
+      ];
+      return [role?.value ?? '', isNamed ? (name?.value ?? '').trim() : '', ...states].filter(Boolean).join(' ');
     });
 }
 
-function line(role: string, name: string, expanded: boolean | undefined): string {
-  return [role, name, expanded === undefined ? '' : expanded ? 'expanded' : 'collapsed'].filter(Boolean).join(' ');
-}
-
 const roles: Readonly<Record<string, string>> = {
+  ol: 'list',
+  h2: 'heading',
+  input: 'searchbox',
   header: 'banner',
   nav: 'navigation',
   ul: 'list',
@@ -72,26 +97,41 @@ function textOf(node: ViewNode): string {
   return node.children.map(textOf).join('');
 }
 
-/** What the view says, without what is closed. */
-function viewSays(view: ViewElement, isNarrow: boolean): readonly string[] {
+/** What the view says, without what is closed or not for this width. */
+function viewSays(view: ViewElement, isHidden: (element: ViewElement) => boolean): readonly string[] {
   const { tag, attributes, children } = view;
-  if (attributes['class'] === 'ft-toggle' && !isNarrow) return [];
-  const role = roles[tag];
-  const expanded = attributes['aria-expanded'];
-  const isNamed = tag === 'nav' || tag === 'a' || tag === 'button';
-  const name = isNamed ? (attributes['aria-label'] ?? (tag === 'nav' ? '' : textOf(view).trim())) : '';
-  const own = role ? [line(role, name, expanded === undefined ? undefined : expanded === 'true')] : [];
+  if (isHidden(view) || 'hidden' in attributes || attributes['aria-hidden'] === 'true') return [];
+  const role = attributes['role'] ?? roles[tag];
+  const states = [
+    attributes['aria-expanded'] === undefined ? '' : attributes['aria-expanded'] === 'true' ? 'expanded' : 'collapsed',
+    attributes['aria-selected'] === 'true' ? 'selected' : '',
+  ];
+  const isNamed = role !== undefined && role !== 'list' && role !== 'listitem' && interesting.has(role);
+  const name = attributes['aria-label'] ?? (isLeaf(role) ? textOf(view).trim() : nameOf(view));
+  const own = role && interesting.has(role) ? [[role, isNamed ? name : '', ...states].filter(Boolean).join(' ')] : [];
   const within = children.flatMap((child, index) => {
     if (typeof child === 'string' || 'slot' in child) return [];
     const before = children[index - 1];
     const trigger = typeof before === 'object' && 'tag' in before ? before.attributes['aria-expanded'] : undefined;
-    const isPanel =
-      child.attributes['class'] === 'ft-panel' || (child.attributes['class'] === 'ft-bar-panel' && isNarrow);
-    return isPanel && trigger === 'false' ? [] : viewSays(child, isNarrow);
+    const isPanel = child.attributes['class'] === 'ft-panel';
+    return isPanel && trigger === 'false' ? [] : viewSays(child, isHidden);
   });
-  // A link's or a button's content is its name.
-  return tag === 'a' || tag === 'button' ? own : [...own, ...within];
+  // The content of a link, a button or a tab is its name; a heading may hold a link.
+  return isLeaf(role) && role !== 'heading' ? own : [...own, ...within];
 }
+
+function isLeaf(role: string | undefined): boolean {
+  return role === 'link' || role === 'button' || role === 'tab' || role === 'heading';
+}
+
+/** Of what is named by another element, which the tests name alike. */
+function nameOf({ tag, attributes }: ViewElement): string {
+  if (tag === 'input') return englishWording.filter;
+  return attributes['aria-labelledby'] === undefined ? '' : (named[attributes['aria-labelledby']] ?? '');
+}
+
+/** By the ids of the elements that name them. */
+const named: Readonly<Record<string, string>> = { 'x-annex-title': 'Spring', 'x-tab-sounds': 'Sounds' };
 
 test.each([
   ['wide, closed', 1280, null],
@@ -118,7 +158,106 @@ test.each([
     wording: englishWording,
   });
   const isNarrow = width === 320;
-  const expected = viewSays(view, isNarrow);
+  const expected = viewSays(view, ({ attributes }) => {
+    return isNarrow ? attributes['class'] === 'ft-bar-panel' : attributes['class'] === 'ft-toggle';
+  });
   expect(expected.length).toBeGreaterThan(isNarrow ? 3 : 8);
-  await expect.poll(browserSays).toEqual(expected);
+  await expect.poll(() => browserSays(['banner'])).toEqual(expected);
+});
+
+test.each([
+  ['at rest', null],
+  ['with an annex', 'spring'],
+])('a sidebar’s tree is what the view says: %s', async (_, chosen) => {
+  const site = defineSite(desk);
+  mount(
+    <Trail
+      site={site}
+      history={memoryHistory(chosen === null ? '/nets/reedbed/east' : '/nets/reedbed/east?annex=spring')}
+    >
+      <Sidebar menu="desk" search rail annex={['spring']} />
+    </Trail>,
+  );
+  await expect.element(page.getByRole('link', { name: 'East ride' })).toBeVisible();
+  const items = menuItems(site, 'desk', { position: locate(site, '/nets/reedbed/east') });
+  const spring = items.flatMap((item) => item.items).find(({ label }) => label === 'Spring');
+  const open = new Set(['nets', 'nets>reedbed']);
+  const none = new Set<string>();
+  const view = sidebarView({
+    items,
+    name: 'desk',
+    label: 'Sidebar',
+    idPrefix: 'x',
+    tree: { open, closing: none },
+    annexKeys: new Set(['spring']),
+    annex:
+      chosen !== null && spring
+        ? {
+            item: spring,
+            chosen,
+            leaving: false,
+            filter: { filtered: null },
+            search: '',
+            hasSlot: false,
+            open,
+            closing: none,
+          }
+        : null,
+    search: { filtered: null },
+    rail: 'full',
+    expanded: false,
+    closing: false,
+    slots: { icon: false, start: false, foot: false },
+    wording: englishWording,
+  });
+  const expected = viewSays(view, ({ attributes }) => {
+    return /ft-sidebar-toggle|ft-sidebar-close|ft-monogram/u.test(attributes['class'] ?? '');
+  });
+  expect(expected.length).toBeGreaterThan(15);
+  // All of the page is the sidebar.
+  await expect.poll(() => browserSays(['RootWebArea'])).toEqual(expected);
+});
+
+test('tabs’ and breadcrumbs’ trees are what the views say', async () => {
+  const site = defineSite(deep);
+  const url = '/log/seasons/autumn';
+  const tabs = [
+    { id: 'overview', label: 'Overview' },
+    { id: 'sounds', label: 'Sounds' },
+  ];
+  mount(
+    <Trail site={site} url={url}>
+      <Breadcrumbs siblings />
+      <Tabs label="Curlew" tabs={tabs} initial="sounds">
+        <Tablist />
+        <Tabpanel id="overview">One</Tabpanel>
+        <Tabpanel id="sounds">Two</Tabpanel>
+      </Tabs>
+    </Trail>,
+  );
+  await expect.element(page.getByText('Two')).toBeVisible();
+  const position = locate(site, url);
+  const steps = breadcrumbs(site, position);
+  const way = breadcrumbView(steps, {
+    wording: englishWording,
+    siblings: siblingItems(
+      site,
+      steps.map(({ entry }) => entry),
+      { position },
+    ),
+  });
+  const list = tablistView({
+    tabs,
+    state: initialTabs(tabs, 'sounds'),
+    label: 'Curlew',
+    idPrefix: 'x',
+    orientation: 'horizontal',
+    fills: false,
+    icons: false,
+    panels: ['overview', 'sounds'],
+  });
+  const panel = tabpanelView({ id: 'sounds', label: 'Sounds', selected: true, idPrefix: 'x' });
+  const expected = [way, list, panel].flatMap((view) => (view ? viewSays(view, () => false) : []));
+  expect(expected).toContain('tab Sounds selected');
+  await expect.poll(() => browserSays(['RootWebArea'])).toEqual(expected);
 });

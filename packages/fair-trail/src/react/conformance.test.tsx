@@ -3,8 +3,22 @@ import { HtmlValidate } from 'html-validate';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { defineSite, type NarrowForm } from '../core/index.ts';
-import { bilingual, nested } from '../testing/sites.ts';
-import { Breadcrumbs, FooterNav, LanguageLinks, Layout, Navbar, Notice, SkipLink, Trail } from './index.ts';
+import { bilingual, deep, desk, nested } from '../testing/sites.ts';
+import {
+  Breadcrumbs,
+  FooterNav,
+  LanguageLinks,
+  Layout,
+  Navbar,
+  Notice,
+  Sidebar,
+  SkipLink,
+  TabLinks,
+  Tablist,
+  Tabpanel,
+  Tabs,
+  Trail,
+} from './index.ts';
 
 // React complains there of attributes that it does not know by the name they were given.
 const errors = vi.spyOn(console, 'error');
@@ -44,6 +58,41 @@ test.each(forms)('a page with a bar that becomes a %s is HTML as the standard ha
         <Breadcrumbs />
         <main id="main">Page</main>
       </Layout>
+    </Trail>
+  );
+  expect(await complaintsAbout(html)).toEqual([]);
+});
+
+test('a page with a sidebar, tabs and breadcrumbs is HTML as the standard has it', async () => {
+  const records = { sessions: [{ params: { day: 'a > b "c"' }, label: 'Session' }] };
+  const tabs = [
+    { id: 'over view', label: 'Overview' },
+    { id: 'sounds', label: 'Sounds', disabled: true },
+  ];
+  const html = (
+    <Trail site={defineSite(desk)} url="/nets/reedbed/east?annex=autumn" records={records}>
+      <Layout
+        sidebar={<Sidebar menu="desk" search rail annex={['autumn']} markers={{ rota: '#b5482a' }} foot="Signed in" />}
+      >
+        <Breadcrumbs siblings separator="→" fold="always" keepLast={1} />
+        <TabLinks menu="desk" label="Beside each other" />
+        <main id="main">
+          <Tabs tabs={tabs} label="Curlew">
+            <Tablist />
+            <Tabpanel id="over view">One</Tabpanel>
+            <Tabpanel id="sounds">Two</Tabpanel>
+          </Tabs>
+        </main>
+      </Layout>
+    </Trail>
+  );
+  expect(await complaintsAbout(html)).toEqual([]);
+});
+
+test('structured data is HTML as the standard has it', async () => {
+  const html = (
+    <Trail site={defineSite(deep)} url="/log/seasons">
+      <Breadcrumbs structuredData />
     </Trail>
   );
   expect(await complaintsAbout(html)).toEqual([]);

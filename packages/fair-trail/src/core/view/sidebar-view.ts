@@ -112,7 +112,12 @@ function navigationView(options: SidebarViewOptions, annexId: string): ViewEleme
     annex: { keys: annexKeys, id: annexId, chosen: annex?.chosen ?? null },
   };
   const sections = inSections(items).map((section, index) => sectionView(section, index, options, tree));
-  return element('nav', { class: 'ft-sidebar-navigation', 'aria-label': label }, sections, { key: 'menu' });
+  const attributes = {
+    class: 'ft-sidebar-navigation',
+    'aria-label': label,
+    'data-ft-filtered': tree.filtered !== null,
+  };
+  return element('nav', attributes, sections, { key: 'menu' });
 }
 
 /** A titled group of the menu, or a run of items in none. */
