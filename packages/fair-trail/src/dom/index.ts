@@ -7,7 +7,7 @@ export type { Arrival } from './arrivals.ts';
 export type { Departure, MayLeave } from './guards.ts';
 export type { Eagerness } from './speculation.ts';
 export { LazyPage, type Loaded, type LoadRequest } from './lazy-page.ts';
-export { followedLink, type FollowedLink } from './clicks.ts';
+export { followedLink, isPlainClick, type FollowedLink } from './clicks.ts';
 export { carryOutDisclosure, listenWhileExpanded, type DisclosureParts } from './disclosure.ts';
 export { watchRoom, type RoomReport } from './room.ts';
 export { contentStart, focusOnce } from './focus.ts';
@@ -31,7 +31,7 @@ export { carryOutTabs, listenForTabKeys, watchFocusWithin, type FocusWatch } fro
 export { focusRevealed, watchFold, type FoldKeep } from './fold-steps.ts';
 export { watchEdges } from './edges.ts';
 export { followFilter } from './filter-field.ts';
-export { listenForColumnKeys } from './column-keys.ts';
+export { listenForColumnKeys, listenForSpace } from './column-keys.ts';
 export { watchTooltips } from './tooltip.ts';
 export { queryPair, queryValue, withQueryValue } from './query.ts';
 export {

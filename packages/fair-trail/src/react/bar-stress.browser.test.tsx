@@ -9,7 +9,7 @@ import {
   type SiteDefinition,
 } from '../core/index.ts';
 import { Navbar, Stage, Trail } from './index.ts';
-import { EchoPage, mount, SampleApp } from './mount.samples.tsx';
+import { countObservers, EchoPage, mount, SampleApp } from './mount.samples.tsx';
 
 /** Items with these labels, each of which holds pages three levels deep. */
 function deepSite(labels: readonly string[]): SiteDefinition {
@@ -146,21 +146,7 @@ test('items that come and go while panels are open keep to themselves', async ()
 });
 
 test('nothing is left after many have come and gone', { timeout: 600_000 }, async () => {
-  const observers = { ResizeObserver, MutationObserver };
-  let watching = 0;
-  const count = <Type extends new (...given: never[]) => { disconnect(): void }>(original: Type): Type =>
-    class extends (original as new (...given: never[]) => { disconnect(): void }) {
-      constructor(...given: never[]) {
-        super(...given);
-        watching += 1;
-      }
-      override disconnect(): void {
-        watching -= 1;
-        super.disconnect();
-      }
-    } as unknown as Type;
-  window.ResizeObserver = count(observers.ResizeObserver);
-  window.MutationObserver = count(observers.MutationObserver);
+  const observers = countObservers();
   try {
     for (let round = 0; round < inject('mounts'); round += 1) {
       const whenNarrow = forms[round % forms.length] ?? 'panel';
@@ -172,13 +158,13 @@ test('nothing is left after many have come and gone', { timeout: 600_000 }, asyn
         />,
       );
       await frames();
-      expect(watching).toBeGreaterThan(0);
+      expect(observers.watching()).toBeGreaterThan(0);
       unmount();
       await frames();
-      expect(watching).toBe(0);
+      expect(observers.watching()).toBe(0);
     }
   } finally {
-    Object.assign(window, observers);
+    observers.end();
   }
   expect(document.documentElement.getAttribute('style') ?? '').toBe('');
 });

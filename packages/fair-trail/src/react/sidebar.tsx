@@ -18,7 +18,7 @@ import {
   type OverlayEvent,
   type SidebarNarrowForm,
 } from '../core/index.ts';
-import { keepMarkedInView, listenForColumnKeys, queryPair, watchTooltips } from '../dom/index.ts';
+import { keepMarkedInView, listenForColumnKeys, listenForSpace, queryPair, watchTooltips } from '../dom/index.ts';
 import { useLiveMarks } from './live-marks.ts';
 import { usePlace, useSurroundings } from './trail-context.ts';
 import { useMemory } from './use-memory.ts';
@@ -59,7 +59,7 @@ export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggl
   readonly expanded?: boolean;
   /** Told when it wants to open or close. */
   readonly onToggle?: (expanded: boolean) => void;
-  /** The ids of entries whose items open in a second panel, and not in place. Default: none. */
+  /** The ids of entries whose items open in a second panel, and not in place. They are pages. Default: none. */
   readonly annex?: readonly string[];
   /** The key of the address's query that says which annex is open. Default: `annex`. */
   readonly annexParameter?: string;
@@ -162,6 +162,8 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     const column = root.current?.querySelector<HTMLElement>('.ft-sidebar-panel');
     return column ? listenForColumnKeys(column, '.ft-sidebar-navigation') : undefined;
   }, []);
+  const hasAnnexes = annexKeys.size > 0;
+  useEffect(() => (hasAnnexes && root.current ? listenForSpace(root.current) : undefined), [hasAnnexes]);
   const shownKey = shown && itemKey(shown);
   useEffect(() => {
     const column = shownKey === undefined ? null : root.current?.querySelector<HTMLElement>('.ft-annex');
@@ -182,6 +184,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
       idPrefix,
       tree: { open, closing, ...(markers && { markers }) },
       annexKeys,
+      annexSearch: (key) => queryPair(annexParameter, key),
       annex: shown
         ? {
             item: shown,
@@ -231,7 +234,8 @@ function useAnnexItems(items: readonly MenuItem[], ids: string): ReadonlyMap<str
 function annexesAmong(items: readonly MenuItem[], ids: readonly string[]): ReadonlyMap<string, MenuItem> {
   const found = new Map<string, MenuItem>();
   const look = (item: MenuItem) => {
-    if (item.entry && ids.includes(item.entry.id) && item.items.length > 0) found.set(itemKey(item), item);
+    if (item.entry && ids.includes(item.entry.id) && item.kind === 'link' && item.items.length > 0)
+      found.set(itemKey(item), item);
     else for (const child of item.items) look(child);
   };
   for (const item of items) look(item);

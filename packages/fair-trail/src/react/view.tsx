@@ -6,6 +6,7 @@ import {
   version,
   type ComponentPropsWithRef,
   type HTMLAttributes,
+  type MouseEvent,
   type ReactNode,
   type Ref,
 } from 'react';
@@ -18,6 +19,7 @@ import {
   type ViewNode,
   type ViewSlot,
 } from '../core/index.ts';
+import { isPlainClick } from '../dom/index.ts';
 import { LinksContext, PrintedLink, printLink } from './links.tsx';
 import { MarksContext, useMark } from './live-marks.ts';
 
@@ -120,9 +122,9 @@ export function Part({ name, className, ...attributes }: PartProps): ReactNode {
   // The app may listen too; it is told first, and takes nothing away.
   const both = Object.entries(own).map(([event, handle]) => {
     const told = (attributes as Record<string, unknown>)[event];
-    const handleBoth = (given: unknown) => {
-      if (typeof told === 'function') (told as (given: unknown) => void)(given);
-      handle();
+    const handleBoth = (given: MouseEvent) => {
+      if (typeof told === 'function') (told as (given: MouseEvent) => void)(given);
+      handle(given);
     };
     return [event, handleBoth];
   });
@@ -214,10 +216,22 @@ function propsOf(node: ViewElement): Record<string, unknown> {
   return props;
 }
 
-function handlersOf(node: ViewElement, send: (event: unknown) => void): Record<string, () => void> {
-  const handlers: Record<string, () => void> = {};
+/** A click that the browser would follow in this tab does that instead; any other is the browser's. */
+function inPlaceOfLink(handle: () => void): (event: MouseEvent) => void {
+  return (event) => {
+    if (!isPlainClick(event.nativeEvent)) return;
+    event.preventDefault();
+    handle();
+  };
+}
+
+type Handler = (() => void) | ((event: MouseEvent) => void);
+
+function handlersOf(node: ViewElement, send: (event: unknown) => void): Record<string, Handler> {
+  const handlers: Record<string, Handler> = {};
   for (const [name, event] of Object.entries(node.on ?? {})) {
-    handlers[`on${name.charAt(0).toUpperCase()}${name.slice(1)}`] = () => send(event);
+    const handle = () => send(event);
+    handlers[`on${name.charAt(0).toUpperCase()}${name.slice(1)}`] = node.tag === 'a' ? inPlaceOfLink(handle) : handle;
   }
   return handlers;
 }

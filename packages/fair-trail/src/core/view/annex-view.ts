@@ -51,7 +51,7 @@ export function annexView(options: AnnexViewOptions): ViewElement {
     open: options.open,
     closing: options.closing,
     filtered,
-    annex: { keys: noKeys, id, chosen: null },
+    annex: { keys: noKeys, id, chosen: null, searchOf: () => search },
   };
   return element(
     'nav',

@@ -24,6 +24,8 @@ export interface SidebarViewOptions {
   readonly tree: Omit<TreeViewOptions, 'annex' | 'filtered' | 'idPrefix' | 'wording' | 'icons' | 'monograms'>;
   /** The keys of the items that open in the annex. Default: none. */
   readonly annexKeys?: ReadonlySet<string>;
+  /** The query, without its question mark, that opens the annex of an item. Default: `annex=` and its key. */
+  readonly annexSearch?: (key: string) => string;
   /** The open annex; null for none. Default: null. */
   readonly annex?: Omit<AnnexViewOptions, 'id' | 'wording' | 'icons'> | null;
   /** The level of the titles of sections. Default: 2. */
@@ -100,8 +102,21 @@ function railButtonView(isNarrow: boolean, wording: Wording): ViewElement {
   return element('button', attributes, [sign, label], { key: 'rail', on: { click: { type: 'rail' } } });
 }
 
+function searchOf(key: string): string {
+  return `annex=${encodeURIComponent(key)}`;
+}
+
 function navigationView(options: SidebarViewOptions, annexId: string): ViewElement {
-  const { items, label, search = null, wording, slots, annex = null, annexKeys = new Set<string>() } = options;
+  const {
+    items,
+    label,
+    search = null,
+    wording,
+    slots,
+    annex = null,
+    annexKeys = new Set<string>(),
+    annexSearch = searchOf,
+  } = options;
   const tree: TreeViewOptions = {
     ...options.tree,
     idPrefix: options.idPrefix,
@@ -109,7 +124,7 @@ function navigationView(options: SidebarViewOptions, annexId: string): ViewEleme
     icons: slots.icon,
     monograms: options.rail !== undefined && options.rail !== null,
     filtered: search?.filtered ?? null,
-    annex: { keys: annexKeys, id: annexId, chosen: annex?.chosen ?? null },
+    annex: { keys: annexKeys, id: annexId, chosen: annex?.chosen ?? null, searchOf: annexSearch },
   };
   const sections = inSections(items).map((section, index) => sectionView(section, index, options, tree));
   const attributes = {

@@ -2,7 +2,7 @@ import { pathSeparator } from '../interaction/groups.ts';
 import type { Filtered } from '../site/filter.ts';
 import type { Marks } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
-import { itemKey, linkContent, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
+import { itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
 import { groupButtonView, panelButtonView } from './panel-view.ts';
 import { documentId, element, type ViewElement } from './view.ts';
 
@@ -16,7 +16,13 @@ export interface TreeViewOptions extends MenuViewOptions {
   /** What a query leaves; null where there is none. */
   readonly filtered: Filtered | null;
   /** The keys of items that open in an annex, the id of that, and which one is chosen there. */
-  readonly annex: { readonly keys: ReadonlySet<string>; readonly id: string; readonly chosen: string | null };
+  readonly annex: {
+    readonly keys: ReadonlySet<string>;
+    readonly id: string;
+    readonly chosen: string | null;
+    /** The query that opens the annex of an item. */
+    readonly searchOf: (key: string) => string;
+  };
 }
 
 /** What tells a group from all others of its menu: the keys on the way down to it. */
@@ -66,20 +72,29 @@ function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewEl
   return element('li', { class: 'ft-menu-item', 'data-ft-item': id }, [...lead, below], { key: itemKey(item) });
 }
 
-/** One button, also where the item is a page: that stands first in the annex. */
+/**
+ * A button, also where the item is a page: that heads the annex. It has the page's address, with what opens the annex
+ * there, for those without scripts and for a new tab.
+ */
 function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement {
   const { annex, filtered } = options;
   const key = itemKey(item);
+  const link = linkView(item, { ...options, search: annex.searchOf(key) }, filtered?.ranges.get(item));
   const attributes = {
+    ...link.attributes,
     class: 'ft-link ft-annex-trigger',
-    type: 'button',
+    role: 'button',
     'aria-expanded': String(annex.chosen === key),
-    'aria-controls': annex.chosen === key ? annex.id : null,
+    ...(annex.chosen === key && { 'aria-controls': annex.id }),
   };
   const sign = element('span', { class: 'ft-annex-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
-  const content = [...linkContent(item, options, filtered?.ranges.get(item)), sign];
-  const button = element('button', attributes, content, { item, on: { click: { type: 'choose', id: key } } });
-  return element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [button], { key });
+  const trigger: ViewElement = {
+    ...link,
+    attributes,
+    children: [...link.children, sign],
+    on: { click: { type: 'choose', id: key } },
+  };
+  return element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [trigger], { key });
 }
 
 /** The ids of the groups that hold what is marked, or are marked themselves, outermost first. */
