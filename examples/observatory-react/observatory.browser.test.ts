@@ -58,7 +58,9 @@ function marks(): string[] {
 }
 
 function crumbs(): string[] {
-  return [...view().document.querySelectorAll('.ft-breadcrumb')].map((element) => element.textContent);
+  return [...view().document.querySelectorAll('nav[aria-label="Breadcrumbs"] > ol > li > :is(a, span)')].map(
+    (element) => element.textContent,
+  );
 }
 
 describe('the mark is right', () => {
@@ -243,6 +245,90 @@ describe('at 320 px', () => {
     await expect.poll(heading).toBe('Hides');
     expect(view().document.activeElement?.tagName).toBe('H1');
   });
+});
+
+describe('the data desk', () => {
+  const desk = inside.getByRole('navigation', { name: 'Data desk' });
+  const annex = inside.getByRole('navigation', { name: 'Autumn 2026' });
+
+  async function openDesk(path: string, width?: number): Promise<void> {
+    await open('/');
+    localStorage.setItem('observatory-signed-in', 'yes');
+    await open(path, width);
+  }
+
+  test('is six levels deep, with the way there and the groups that hold it', async () => {
+    await openDesk('/desk/seasons/autumn-2026/11-oct/round-2');
+    await expect.poll(heading).toBe('Net round 2');
+    expect(crumbs().slice(-6)).toEqual([
+      'Ringing log',
+      'Data desk',
+      'Seasons',
+      'Autumn 2026',
+      '11 October',
+      'Net round 2',
+    ]);
+    await open('/desk/nets/reedbed/east');
+    await expect.element(desk.getByRole('link', { name: 'East ride' })).toHaveAttribute('aria-current', 'page');
+    await expect.element(desk.getByRole('button', { name: 'Pages in Nets' })).toHaveAttribute('aria-expanded', 'true');
+  });
+
+  test('has the sessions of a season beside it, through pages, a reload and Back', async () => {
+    await openDesk('/desk');
+    await desk.getByRole('button', { name: 'Autumn 2026' }).click();
+    await expect.element(annex.getByRole('heading', { name: 'Autumn 2026' })).toHaveFocus();
+    await annex.getByRole('link', { name: '13 September' }).click();
+    await expect.poll(heading).toBe('Session of 13 September');
+    await expect.element(annex.getByRole('link', { name: '13 September' })).toHaveAttribute('aria-current', 'page');
+    await reload();
+    await expect.element(annex).toBeVisible();
+    await annex.getByRole('button', { name: 'Close' }).click();
+    await expect.element(annex).not.toBeInTheDocument();
+    expect(heading()).toBe('Session of 13 September');
+    view().history.back();
+    await expect.element(annex).toBeVisible();
+  });
+
+  test('stays as narrow as it was left', async () => {
+    await openDesk('/desk');
+    await inside.getByRole('button', { name: 'Narrow to icons' }).click();
+    await reload();
+    await expect.element(inside.getByRole('button', { name: 'Widen to labels' })).toBeVisible();
+    await expect.element(desk.getByRole('link', { name: 'Rota' })).toBeVisible();
+  });
+
+  test('is behind a toggle of its own where room is short', async () => {
+    await openDesk('/desk', 360);
+    const toggle = inside.getByRole('button', { name: 'Data desk', exact: true });
+    await toggle.click();
+    await desk.getByRole('link', { name: 'Rota' }).click();
+    await expect.poll(heading).toBe('Rota');
+    await expect.element(toggle).toHaveAttribute('aria-expanded', 'false');
+  });
+
+  test('is nothing to those who are not ringers', async () => {
+    await open('/desk');
+    await expect.poll(heading).toBe('For ringers');
+    expect(view().document.querySelector('.ft-sidebar')).toBe(null);
+  });
+});
+
+test('a part of a species page can be sent to someone', async () => {
+  await open('/species/curlew');
+  await inside.getByRole('tab', { name: 'Sightings' }).click();
+  await expect.element(inside.getByRole('heading', { name: 'Highest count of each month' })).toBeVisible();
+  expect(view().location.search).toBe('?part=sightings');
+  await reload();
+  await expect.element(inside.getByRole('tab', { name: 'Sightings' })).toHaveAttribute('aria-selected', 'true');
+});
+
+test('the hides stand beside each other, and the strip says which one this is', async () => {
+  await open('/hides/reedbed');
+  const strip = inside.getByRole('navigation', { name: 'Hides', exact: true });
+  await expect.element(strip.getByRole('link', { name: 'Reedbed Hide' })).toHaveAttribute('aria-current', 'page');
+  await strip.getByRole('link', { name: 'Lantern Room' }).click();
+  await expect.poll(heading).toBe('Lantern Room');
+  await expect.element(strip.getByRole('link', { name: 'Lantern Room' })).toHaveAttribute('aria-current', 'page');
 });
 
 test.each([

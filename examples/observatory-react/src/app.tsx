@@ -11,6 +11,7 @@ import {
   Trail,
   TrailLink,
   usePosition,
+  useTrail,
 } from 'fair-trail/react';
 import { autumnSessions, springSessions, type DeskSession } from '../../observatory/content/desk.ts';
 import { speciesRecords } from '../../observatory/content/species.ts';
@@ -86,7 +87,9 @@ const seasons = ['season-autumn', 'season-spring'];
 /** The inside of the observatory has a navigation of its own. */
 function DeskSidebar(): ReactNode {
   const { path } = usePosition();
-  if (!path.some(({ id }) => id === 'desk')) return null;
+  const { audience } = useTrail();
+  const isInside = path.some(({ id }) => id === 'desk') && audience.includes('ringer');
+  if (!isInside) return null;
   return (
     <Sidebar
       menu="desk"

@@ -15,6 +15,9 @@ export function LogPage(): ReactNode {
         <li>
           <TrailLink entry="log-recoveries" /> — our rings, read elsewhere
         </li>
+        <li>
+          <TrailLink entry="desk" /> — where the paper becomes the log
+        </li>
       </ul>
     </>
   );

@@ -126,6 +126,7 @@ export {
   type CondenseState,
   type ScrollReport,
 } from './interaction/condense.ts';
+export { memoryKeys, type MemoryName } from './interaction/memory-keys.ts';
 export { keyTarget, type KeyWalk } from './interaction/keys.ts';
 export { apportion, type FlexItem } from './layout/apportion.ts';
 export { fit, type FitItem, type FitOptions } from './layout/fit.ts';

@@ -3,7 +3,8 @@
  * at work, and hides what the reader has dismissed, so that nothing is seen to come and go. Where the app's own scripts
  * then do not start, the document is given back to those who have none.
  */
-import { memoryKeys, readNames } from './memory.ts';
+import { memoryKeys } from '../core/interaction/memory-keys.ts';
+import { readNames } from './memory.ts';
 import { readOpenGroup } from './open-groups.ts';
 import { markScripted } from './scripted.ts';
 

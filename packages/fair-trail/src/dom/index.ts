@@ -23,7 +23,7 @@ export { whenAnimated } from './animations.ts';
 export { heldPanel } from './held-panel.ts';
 export { keepMarkedInView } from './strip.ts';
 export { watchBarSize } from './bar-size.ts';
-export { memoryKeys, memoryOf, type Memory, type MemoryName } from './memory.ts';
+export { memoryOf, type Memory } from './memory.ts';
 export { openGroupName, readOpenGroup } from './open-groups.ts';
 export { isDevelopment } from './development.ts';
 export { focusAfter } from './focus-after.ts';

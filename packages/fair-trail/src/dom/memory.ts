@@ -1,11 +1,4 @@
-/** What is remembered, each under a key of its own: the names of notices sent away, of open groups, of narrow rails. */
-export const memoryKeys = {
-  dismissed: 'fair-trail:dismissed',
-  open: 'fair-trail:open',
-  rails: 'fair-trail:rails',
-} as const;
-
-export type MemoryName = keyof typeof memoryKeys;
+import { memoryKeys, type MemoryName } from '../core/index.ts';
 
 /** Remembers names across reloads where the browser lets it, and until the page is left where it does not. */
 export interface Memory {

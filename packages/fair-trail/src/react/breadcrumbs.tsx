@@ -1,13 +1,4 @@
-import {
-  forwardRef,
-  useId,
-  useImperativeHandle,
-  useMemo,
-  useRef,
-  useState,
-  type HTMLAttributes,
-  type ReactNode,
-} from 'react';
+import { forwardRef, useId, useMemo, useRef, useState, type HTMLAttributes, type ReactNode } from 'react';
 import {
   breadcrumbJsonLd,
   breadcrumbs,
@@ -21,6 +12,7 @@ import {
 import { focusRevealed, listenForColumnKeys, watchFold } from '../dom/index.ts';
 import { useBrowserLayoutEffect, usePosition, useSurroundings } from './trail-context.ts';
 import { usePanels } from './use-panels.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { useStable } from './use-stable.ts';
 import { ViewRoot } from './view.tsx';
@@ -59,8 +51,7 @@ export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Br
   const { site, audience, records, badges, wording } = useSurroundings();
   const position = usePosition();
   const idPrefix = useId();
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
   const steps = useMemo(() => breadcrumbs(site, position, records), [site, position, records]);
 
   // What the reader has asked for holds for the page that they are on.

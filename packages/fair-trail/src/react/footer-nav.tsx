@@ -1,7 +1,7 @@
 import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { footerView, menuItems } from '../core/index.ts';
-import { useLiveMarks } from './live-marks.ts';
-import { usePlace, useSurroundings } from './trail-context.ts';
+import { footerView } from '../core/index.ts';
+import { useSurroundings } from './trail-context.ts';
+import { useMenu } from './use-menu.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 
@@ -27,14 +27,9 @@ const send = () => undefined;
 /** The navigation at the foot of the page, with its titled groups. */
 export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function FooterNav(props, ref) {
   const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
-  const { site, audience, records, badges, wording } = useSurroundings();
-  const language = usePlace(({ position }) => position.language);
+  const { wording } = useSurroundings();
+  const { items, marks } = useMenu(menu);
   const idPrefix = useId();
-  const items = useMemo(
-    () => menuItems(site, menu, { audience, records, badges, language }),
-    [site, menu, audience, records, badges, language],
-  );
-  const marks = useLiveMarks(items);
   const view = useShared(
     footerView({
       items,

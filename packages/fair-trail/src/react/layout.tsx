@@ -1,15 +1,8 @@
-import {
-  forwardRef,
-  useEffect,
-  useImperativeHandle,
-  useMemo,
-  useRef,
-  type HTMLAttributes,
-  type ReactNode,
-} from 'react';
+import { forwardRef, useEffect, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { layoutParts, layoutView, warning, type LayoutPart } from '../core/index.ts';
 import { isDevelopment, logWarning } from '../dom/index.ts';
 import { usePlaceSource, useSurroundings } from './trail-context.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 
@@ -31,8 +24,7 @@ const send = () => undefined;
 /** What all pages share: notice, bar, sidebar, content and footer, each where it belongs. */
 export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(props, ref) {
   const { notice, bar, sidebar, footer, children, ...attributes } = props;
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
   const parts = useMemo<Readonly<Record<LayoutPart, ReactNode>>>(
     () => ({ notice, bar, sidebar, content: children, footer }),
     [notice, bar, sidebar, children, footer],
@@ -44,7 +36,7 @@ export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(p
   useEffect(() => {
     if (!isDevelopment(window) || root.current?.querySelector('main') !== null) return;
     (warn ?? logWarning)(warning('layout-without-content', place.read().url));
-  }, [place, warn]);
+  }, [root, place, warn]);
   const view = useShared(layoutView(filled));
   return <ViewRoot view={view} surroundings={{ slots, send }} attributes={attributes} elementRef={root} />;
 });

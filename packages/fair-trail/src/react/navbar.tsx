@@ -3,9 +3,7 @@ import {
   useCallback,
   useEffect,
   useId,
-  useImperativeHandle,
   useMemo,
-  useRef,
   useState,
   type HTMLAttributes,
   type ReactNode,
@@ -15,17 +13,17 @@ import {
   barView,
   hrefOf,
   itemKey,
-  menuItems,
   type DisclosureEvent,
   type DisclosuresEvent,
   type NarrowForm,
   type PanelForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchBarSize, watchCondense } from '../dom/index.ts';
-import { useLiveMarks } from './live-marks.ts';
-import { usePlace, useSurroundings } from './trail-context.ts';
+import { useSurroundings } from './trail-context.ts';
+import { useMenu } from './use-menu.ts';
 import { useBarRoom, useBeyond } from './use-bar-room.ts';
 import { usePanels } from './use-panels.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { useToggle } from './use-toggle.ts';
 import { ViewRoot } from './view.tsx';
@@ -91,17 +89,11 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
     children,
     ...own
   } = further;
-  const { site, audience, records, badges, wording } = useSurroundings();
-  const language = usePlace(({ position }) => position.language);
+  const { site, wording } = useSurroundings();
+  const { items, marks, language } = useMenu(menu);
   const panelId = useId();
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
 
-  const items = useMemo(
-    () => menuItems(site, menu, { audience, records, badges, language }),
-    [site, menu, audience, records, badges, language],
-  );
-  const marks = useLiveMarks(items);
   const fitted = useMemo(
     () => items.map((item) => ({ key: itemKey(item), priority: item.entry?.priority ?? 0 })),
     [items],
@@ -139,7 +131,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   });
   const beyond = useBeyond(root, fitted, whenNarrow === 'more');
   const away = useCondense(root, pinned === undefined ? undefined : givesWay);
-  useEffect(() => (pinned && root.current ? watchBarSize(root.current) : undefined), [pinned]);
+  useEffect(() => (pinned && root.current ? watchBarSize(root.current) : undefined), [root, pinned]);
   const hasItems = items.length > 0;
   useEffect(() => {
     const list = hasItems ? root.current?.querySelector<HTMLElement>('.ft-bar-panel > .ft-menu') : null;
@@ -150,7 +142,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       endKeys();
       endStrip?.();
     };
-  }, [hasItems, whenNarrow]);
+  }, [root, hasItems, whenNarrow]);
 
   const view = useShared(
     barView({

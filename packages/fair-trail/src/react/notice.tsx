@@ -1,16 +1,9 @@
-import {
-  forwardRef,
-  useCallback,
-  useImperativeHandle,
-  useMemo,
-  useRef,
-  type HTMLAttributes,
-  type ReactNode,
-} from 'react';
+import { forwardRef, useCallback, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { nextDismissal, noticeView } from '../core/index.ts';
 import { focusAfter } from '../dom/index.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMemory } from './use-memory.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 
@@ -28,8 +21,7 @@ export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
 export const Notice = forwardRef<HTMLElement, NoticeProps>(function Notice(props, ref) {
   const { name, label, onDismiss, children, ...attributes } = props;
   const { wording } = useSurroundings();
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
   const [names, memory] = useMemory('dismissed');
   const dismissed = names.includes(name);
   const send = useCallback(() => {
@@ -39,7 +31,7 @@ export const Notice = forwardRef<HTMLElement, NoticeProps>(function Notice(props
       else if (root.current) focusAfter(root.current);
     }
     onDismiss?.();
-  }, [dismissed, memory, name, onDismiss]);
+  }, [root, dismissed, memory, name, onDismiss]);
   const slots = useMemo(() => ({ content: () => children }), [children]);
   const view = useShared(dismissed ? null : noticeView({ name, ...(label !== undefined && { label }), wording }));
   return view && <ViewRoot view={view} surroundings={{ slots, send }} attributes={attributes} elementRef={root} />;

@@ -2,7 +2,7 @@ import { renderToString } from 'react-dom/server';
 import { expect, test } from 'vitest';
 import { page } from 'vitest/browser';
 import { defineSite, memoryHistory } from '../core/index.ts';
-import { memoryKeys } from '../dom/index.ts';
+import { memoryKeys } from '../core/index.ts';
 import {
   footerContract,
   languagesContract,

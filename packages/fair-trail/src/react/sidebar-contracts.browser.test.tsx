@@ -1,5 +1,10 @@
+import { describe } from 'vitest';
 import { defineSite, everyEntry } from '../core/index.ts';
-import { sidebarContract, type MountSidebar, type SidebarRequest } from '../testing/contracts/sidebar.ts';
+import type { MountSidebar, SidebarRequest } from '../testing/contracts/sidebar.ts';
+import { sidebarAnnexContract } from '../testing/contracts/sidebar-annex.ts';
+import { sidebarGroupsContract } from '../testing/contracts/sidebar-groups.ts';
+import { sidebarNarrowContract } from '../testing/contracts/sidebar-narrow.ts';
+import { sidebarRailContract } from '../testing/contracts/sidebar-rail.ts';
 import { desk } from '../testing/sites.ts';
 import { Layout, Sidebar, Stage, Trail, type Page } from './index.ts';
 import { mount } from './mount.samples.tsx';
@@ -41,4 +46,7 @@ const mountSidebar: MountSidebar = (request) => {
   return { update: (next) => render(app(next)), unmount };
 };
 
-sidebarContract(mountSidebar);
+describe('groups', () => sidebarGroupsContract(mountSidebar));
+describe('rail', () => sidebarRailContract(mountSidebar));
+describe('annex', () => sidebarAnnexContract(mountSidebar));
+describe('narrow', () => sidebarNarrowContract(mountSidebar));

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { describe, expect, inject, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, memoryHistory, type EntryDefinition, type SiteDefinition } from '../core/index.ts';
-import { memoryKeys } from '../dom/index.ts';
+import { memoryKeys } from '../core/index.ts';
 import { desk } from '../testing/sites.ts';
 import { Breadcrumbs, Layout, Sidebar, TabLinks, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { countObservers, mount } from './mount.samples.tsx';

@@ -1,16 +1,6 @@
-import {
-  forwardRef,
-  useEffect,
-  useId,
-  useImperativeHandle,
-  useMemo,
-  useRef,
-  type HTMLAttributes,
-  type ReactNode,
-} from 'react';
+import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import {
   itemKey,
-  menuItems,
   sidebarView,
   type AnnexEvent,
   type GroupsEvent,
@@ -19,9 +9,10 @@ import {
   type SidebarNarrowForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForColumnKeys, listenForSpace, queryPair, watchTooltips } from '../dom/index.ts';
-import { useLiveMarks } from './live-marks.ts';
-import { usePlace, useSurroundings } from './trail-context.ts';
+import { useSurroundings } from './trail-context.ts';
+import { useMenu } from './use-menu.ts';
 import { useMemory } from './use-memory.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { useStable } from './use-stable.ts';
 import { useAnnex, useFilter, useGroups, useOverlay } from './use-sidebar.ts';
@@ -109,17 +100,11 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     foot,
     ...attributes
   } = more;
-  const { site, audience, records, badges, wording } = useSurroundings();
-  const language = usePlace(({ position }) => position.language);
+  const { wording } = useSurroundings();
+  const { items, marks } = useMenu(menu);
   const idPrefix = useId();
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
 
-  const items = useMemo(
-    () => menuItems(site, menu, { audience, records, badges, language }),
-    [site, menu, audience, records, badges, language],
-  );
-  const marks = useLiveMarks(items);
   const annexItems = useAnnexItems(items, annexIds.join('\n'));
   const annexKeys = useMemo(() => new Set(annexItems.keys()), [annexItems]);
 
@@ -157,22 +142,22 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   useEffect(() => {
     const list = root.current?.querySelector<HTMLElement>('.ft-sidebar-navigation');
     return list ? keepMarkedInView(list, '[aria-current]') : undefined;
-  }, []);
+  }, [root]);
   useEffect(() => {
     const column = root.current?.querySelector<HTMLElement>('.ft-sidebar-panel');
     return column ? listenForColumnKeys(column, '.ft-sidebar-navigation') : undefined;
-  }, []);
+  }, [root]);
   const hasAnnexes = annexKeys.size > 0;
-  useEffect(() => (hasAnnexes && root.current ? listenForSpace(root.current) : undefined), [hasAnnexes]);
+  useEffect(() => (hasAnnexes && root.current ? listenForSpace(root.current) : undefined), [root, hasAnnexes]);
   const shownKey = shown && itemKey(shown);
   useEffect(() => {
     const column = shownKey === undefined ? null : root.current?.querySelector<HTMLElement>('.ft-annex');
     return column ? listenForColumnKeys(column, '.ft-menu') : undefined;
-  }, [shownKey]);
+  }, [root, shownKey]);
   useEffect(() => {
     const tip = isRail ? root.current?.querySelector<HTMLElement>('.ft-tooltip') : null;
     return tip && root.current ? watchTooltips(root.current, tip) : undefined;
-  }, [isRail]);
+  }, [root, isRail]);
 
   const slots = { icon: icon !== undefined, start: isFilled(start), foot: isFilled(foot) };
   const view = useShared(

@@ -1,18 +1,10 @@
-import {
-  forwardRef,
-  useEffect,
-  useId,
-  useImperativeHandle,
-  useMemo,
-  useRef,
-  type HTMLAttributes,
-  type ReactNode,
-} from 'react';
-import { itemKey, menuItems, tabLinksView, type DisclosuresEvent } from '../core/index.ts';
+import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
+import { itemKey, tabLinksView, type DisclosuresEvent } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchEdges } from '../dom/index.ts';
-import { useLiveMarks } from './live-marks.ts';
-import { usePlace, useSurroundings } from './trail-context.ts';
+import { useSurroundings } from './trail-context.ts';
+import { useMenu } from './use-menu.ts';
 import { usePanels } from './use-panels.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
 
@@ -30,16 +22,10 @@ export interface TabLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'childr
 /** A strip of links that looks like tabs: for pages beside each other, each with an address of its own. */
 export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks(props, ref) {
   const { menu, label, widths = 'natural', icon, ...attributes } = props;
-  const { site, audience, records, badges, wording } = useSurroundings();
-  const language = usePlace(({ position }) => position.language);
+  const { wording } = useSurroundings();
+  const { items, marks } = useMenu(menu);
   const idPrefix = useId();
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
-  const items = useMemo(
-    () => menuItems(site, menu, { audience, records, badges, language }),
-    [site, menu, audience, records, badges, language],
-  );
-  const marks = useLiveMarks(items);
+  const root = useRoot(ref);
   const keys = useMemo(() => items.filter((item) => item.items.length > 0).map(itemKey), [items]);
   const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens: false, held: undefined });
   useEffect(() => {
@@ -49,7 +35,7 @@ export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks
     return () => {
       for (const end of ends) end();
     };
-  }, [items]);
+  }, [root, items]);
   const view = useShared(
     tabLinksView({
       items,

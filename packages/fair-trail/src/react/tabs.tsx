@@ -6,7 +6,6 @@ import {
   useContext,
   useEffect,
   useId,
-  useImperativeHandle,
   useMemo,
   useRef,
   useState,
@@ -36,6 +35,7 @@ import {
 } from '../dom/index.ts';
 import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
+import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { useStable } from './use-stable.ts';
 import { ViewRoot } from './view.tsx';
@@ -99,8 +99,7 @@ export const Tabs = forwardRef<HTMLDivElement, TabsProps>(function Tabs(props, r
     ...attributes
   } = behind;
   const idPrefix = useId();
-  const root = useRef<HTMLDivElement>(null);
-  useImperativeHandle<HTMLDivElement | null, HTMLDivElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
   const [linked, link] = useLinked(linkedTo);
   const wanted = selected ?? linked ?? initial ?? null;
 
@@ -210,12 +209,14 @@ export type TablistProps = HTMLAttributes<HTMLElement>;
 /** The row of tabs. Without content it prints all of them; with it, each is a `Tab` among the app's own markup. */
 export const Tablist = forwardRef<HTMLElement, TablistProps>(function Tablist({ children, ...attributes }, ref) {
   const { view: options, send, icon } = useTabs();
-  const root = useRef<HTMLElement>(null);
-  useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => root.current, []);
+  const root = useRoot(ref);
   const { orientation, tabs } = options;
-  useEffect(() => (root.current ? listenForTabKeys(root.current, orientation, send) : undefined), [orientation, send]);
-  useEffect(() => (root.current ? keepMarkedInView(root.current, '[aria-selected="true"]') : undefined), []);
-  useEffect(() => (root.current ? watchEdges(root.current) : undefined), [tabs]);
+  useEffect(
+    () => (root.current ? listenForTabKeys(root.current, orientation, send) : undefined),
+    [root, orientation, send],
+  );
+  useEffect(() => (root.current ? keepMarkedInView(root.current, '[aria-selected="true"]') : undefined), [root]);
+  useEffect(() => (root.current ? watchEdges(root.current) : undefined), [root, tabs]);
   const isOwn = children !== undefined && children !== null;
   const full = useShared(tablistView(options));
   const view = useMemo(() => (isOwn ? { ...full, children: [childrenSlot] } : full), [full, isOwn]);

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import { memoryOf, type Memory, type MemoryName } from '../dom/index.ts';
+import type { MemoryName } from '../core/index.ts';
+import { memoryOf, type Memory } from '../dom/index.ts';
 
 const nothing: readonly string[] = [];
 const nowhere = () => () => undefined;

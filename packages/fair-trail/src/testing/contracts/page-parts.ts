@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition, WarningCode } from '../../core/index.ts';
-import { memoryKeys } from '../../dom/index.ts';
+import { memoryKeys } from '../../core/index.ts';
 import { bilingual, nested } from '../sites.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */

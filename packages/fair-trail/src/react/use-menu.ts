@@ -1,0 +1,22 @@
+import { useMemo } from 'react';
+import { menuItems, type LiveMarks, type MenuItem } from '../core/index.ts';
+import { useLiveMarks } from './live-marks.ts';
+import { usePlace, useSurroundings } from './trail-context.ts';
+
+interface Menu {
+  /** The items at rest: their marks follow the position by themselves. */
+  readonly items: readonly MenuItem[];
+  readonly marks: LiveMarks;
+  readonly language: string;
+}
+
+/** The items of a menu for this visitor, in the language of the page, and their marks. */
+export function useMenu(menu: string): Menu {
+  const { site, audience, records, badges } = useSurroundings();
+  const language = usePlace(({ position }) => position.language);
+  const items = useMemo(
+    () => menuItems(site, menu, { audience, records, badges, language }),
+    [site, menu, audience, records, badges, language],
+  );
+  return { items, marks: useLiveMarks(items), language };
+}

@@ -1,0 +1,111 @@
+import { describe, expect, test } from 'vitest';
+import { page, userEvent } from 'vitest/browser';
+import {
+  annex,
+  autumn,
+  box,
+  link,
+  navigation,
+  spring,
+  withSessions,
+  forgetBetweenTests,
+  type MountSidebar,
+  type SidebarRequest,
+} from './sidebar.ts';
+
+/** What every sidebar does with a second panel. */
+export function sidebarAnnexContract(mount: MountSidebar): void {
+  forgetBetweenTests();
+
+  describe('an annex', () => {
+    const request: SidebarRequest = { annex: ['autumn', 'spring'], ...withSessions, panel: true, rail: true };
+
+    test('opens beside the sidebar with what is below an item, and focus goes to its heading', async () => {
+      mount(request);
+      await autumn.click();
+      await expect.element(annex('Autumn').getByRole('heading', { name: 'Autumn' })).toHaveFocus();
+      await expect.element(autumn).toHaveAttribute('aria-expanded', 'true');
+      await expect.element(annex('Autumn').getByRole('link', { name: 'Session of 22-sep' })).toBeVisible();
+      await expect.element(annex('Autumn').getByText('More about Autumn')).toBeVisible();
+      await expect.poll(() => box(annex('Autumn')).left).toBeGreaterThanOrEqual(box(navigation).right - 1);
+      expect(box(annex('Autumn')).right).toBeLessThanOrEqual(box(page.getByRole('main')).left + 1);
+    });
+
+    test('closes by Escape and by its button, and focus goes back to the item', async () => {
+      mount(request);
+      await autumn.click();
+      await expect.element(annex('Autumn').getByRole('heading')).toHaveFocus();
+      await userEvent.keyboard('{Escape}');
+      await expect.element(autumn).toHaveFocus();
+      await expect.element(annex('Autumn')).not.toBeInTheDocument();
+      await spring.click();
+      await annex('Spring').getByRole('button', { name: 'Close' }).click();
+      await expect.element(spring).toHaveFocus();
+      await expect.element(annex('Spring')).not.toBeInTheDocument();
+    });
+
+    test('leaves before the next one enters', async () => {
+      mount(request);
+      document.documentElement.style.setProperty('--ft-close', '200ms');
+      await autumn.click();
+      await expect.element(annex('Autumn').getByRole('heading')).toHaveFocus();
+      await spring.click();
+      await expect.poll(() => document.querySelectorAll('nav[inert]').length).toBe(1);
+      await expect.element(annex('Spring').getByRole('heading', { name: 'Spring' })).toHaveFocus();
+      await expect.element(annex('Autumn')).not.toBeInTheDocument();
+    });
+
+    test('is in the address: a reload and Back restore it, and its own links keep it', async () => {
+      const { unmount } = mount(request);
+      await autumn.click();
+      await expect.element(annex('Autumn')).toBeVisible();
+      unmount();
+      const again = mount({ ...request, url: null });
+      await expect.element(annex('Autumn')).toBeVisible();
+      // A page that was loaded with it leaves focus where the browser has it.
+      expect(document.activeElement).toBe(document.body);
+      await annex('Autumn').getByRole('link', { name: 'Session of 13-sep' }).click();
+      await expect
+        .element(annex('Autumn').getByRole('link', { name: 'Session of 13-sep' }))
+        .toHaveAttribute('aria-current', 'page');
+      await annex('Autumn').getByRole('button', { name: 'Close' }).click();
+      await expect.element(annex('Autumn')).not.toBeInTheDocument();
+      history.back();
+      await expect.element(annex('Autumn')).toBeVisible();
+      again.unmount();
+    });
+
+    test('is closed by any change of the rail, and stands beside it', async () => {
+      mount(request);
+      await autumn.click();
+      await expect.element(annex('Autumn')).toBeVisible();
+      await page.getByRole('button', { name: 'Narrow to icons' }).click();
+      await expect.element(annex('Autumn')).not.toBeInTheDocument();
+      await autumn.click();
+      await expect.element(annex('Autumn')).toBeVisible();
+      expect(box(annex('Autumn')).left).toBeLessThan(120);
+      await page.getByRole('button', { name: 'Widen to labels' }).click();
+      await expect.element(annex('Autumn')).not.toBeInTheDocument();
+    });
+
+    test('has a field of its own, which leaves the sidebar alone', async () => {
+      mount({ ...request, search: true });
+      await autumn.click();
+      const own = annex('Autumn').getByRole('searchbox');
+      await own.click();
+      await userEvent.keyboard('22');
+      await expect.element(annex('Autumn').getByRole('link', { name: 'Session of 04-sep' })).not.toBeInTheDocument();
+      await expect.element(link('Rota')).toBeVisible();
+      await userEvent.keyboard('{Escape}');
+      await expect.element(annex('Autumn').getByRole('link', { name: 'Session of 04-sep' })).toBeVisible();
+      await userEvent.keyboard('{Escape}');
+      await expect.element(autumn).toHaveFocus();
+    });
+
+    test('that the address asks for and there is none is none', async () => {
+      mount({ ...request, url: '/?annex=gone' });
+      await expect.element(link('Data desk')).toBeVisible();
+      expect(document.querySelectorAll('nav').length).toBe(1);
+    });
+  });
+}

@@ -1,0 +1,76 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import { page, userEvent } from 'vitest/browser';
+import { box, html, link, menu, navigation, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
+
+/** What every sidebar does where room is short. */
+export function sidebarNarrowContract(mount: MountSidebar): void {
+  forgetBetweenTests();
+
+  describe('where room is short', () => {
+    beforeEach(() => page.viewport(400, 700));
+
+    test('it lies over the page behind a toggle, and the page behind waits', async () => {
+      mount({});
+      await expect.element(link('Rota')).not.toBeInTheDocument();
+      await menu.click();
+      await expect.element(link('Data desk')).toHaveFocus();
+      expect(html(page.getByText('Content', { exact: true })).closest('[inert]')).not.toBe(null);
+      expect(getComputedStyle(document.documentElement).overflowY).toBe('hidden');
+      await userEvent.keyboard('{Escape}');
+      await expect.element(menu).toHaveFocus();
+      expect(document.querySelector('main')?.closest('[inert]') ?? null).toBe(null);
+      await expect.element(link('Rota')).not.toBeInTheDocument();
+    });
+
+    test('a press on what is behind closes it, and so does its button', async () => {
+      mount({});
+      await menu.click();
+      await expect.element(link('Rota')).toBeVisible();
+      await page.getByRole('button', { name: 'Close' }).click();
+      await expect.element(menu).toHaveFocus();
+      await menu.click();
+      await expect.element(link('Rota')).toBeVisible();
+      await userEvent.click(document.documentElement, { position: { x: 390, y: 300 } });
+      await expect.element(menu).toHaveAttribute('aria-expanded', 'false');
+    });
+
+    test('a chosen page closes it and has focus', async () => {
+      mount({});
+      await menu.click();
+      await link('Rota').click();
+      await expect.element(menu).toHaveAttribute('aria-expanded', 'false');
+      await expect.element(page.getByRole('heading', { name: 'Rota' })).toHaveFocus();
+    });
+
+    test('with room again it stands beside the page, which is given back', async () => {
+      mount({});
+      await menu.click();
+      await expect.element(link('Rota')).toBeVisible();
+      await page.viewport(1200, 700);
+      await expect.element(menu).not.toBeInTheDocument();
+      await expect.poll(() => document.querySelector('[inert]')).toBe(null);
+      await expect.element(link('Rota')).toBeVisible();
+      await page.viewport(400, 700);
+      await expect.element(link('Rota')).not.toBeInTheDocument();
+    });
+
+    test('it stands in the flow above the content, as asked', async () => {
+      mount({ whenNarrow: 'above' });
+      await menu.click();
+      await expect.element(link('Rota')).toBeVisible();
+      expect(document.querySelector('[inert]')).toBe(null);
+      expect(box(navigation).bottom).toBeLessThanOrEqual(box(page.getByRole('main')).top + 1);
+      await menu.click();
+      await expect.element(link('Rota')).not.toBeInTheDocument();
+    });
+  });
+
+  test('at any width it may stay behind its toggle', async () => {
+    mount({ alwaysToggle: true });
+    await expect.element(menu).toBeVisible();
+    await expect.element(link('Rota')).not.toBeInTheDocument();
+    expect(box(page.getByRole('main')).left).toBeLessThan(20);
+    await menu.click();
+    await expect.element(link('Rota')).toBeVisible();
+  });
+}
