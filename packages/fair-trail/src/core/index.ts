@@ -40,7 +40,7 @@ export {
   type FoldOptions,
 } from './site/breadcrumbs.ts';
 export { englishWording, type Wording } from './wording.ts';
-export { element, partOf, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
+export { element, frameOf, partOf, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
 export { shareView } from './view/share.ts';
 export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView, type BreadcrumbViewOptions } from './view/breadcrumb-view.ts';
@@ -57,7 +57,7 @@ export {
   type DismissalState,
 } from './interaction/dismissal.ts';
 export { stageView, type StageViewOptions } from './view/stage-view.ts';
-export { barFrame, barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
+export { barView, roomName, type BarViewOptions, type NarrowForm } from './view/bar-view.ts';
 export { sidebarView, type SidebarNarrowForm, type SidebarViewOptions } from './view/sidebar-view.ts';
 export {
   tablistView,

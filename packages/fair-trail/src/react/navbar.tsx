@@ -9,8 +9,8 @@ import {
   type ReactNode,
 } from 'react';
 import {
-  barFrame,
   barView,
+  frameOf,
   hrefOf,
   itemKey,
   type DisclosureEvent,
@@ -187,7 +187,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   const isOwn = isFilled(children);
   return (
     <ViewRoot
-      view={isOwn ? barFrame(view) : view}
+      view={isOwn ? frameOf(view, 'ft-bar-row') : view}
       parts={isOwn ? view : null}
       surroundings={surroundings}
       attributes={attributes}

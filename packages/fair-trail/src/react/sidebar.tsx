@@ -1,5 +1,6 @@
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import {
+  frameOf,
   itemKey,
   sidebarView,
   type AnnexEvent,
@@ -18,7 +19,7 @@ import { useStable } from './use-stable.ts';
 import { useAnnex, useFilter, useGroups, useOverlay } from './use-sidebar.ts';
 import { ViewRoot } from './view.tsx';
 
-export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle' | 'children'> {
+export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** The menu of the site file whose items it shows: its groups are titled sections. Default: `main`. */
   readonly menu?: string;
   /**
@@ -62,6 +63,8 @@ export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggl
   readonly start?: ReactNode;
   /** Stands below the list, and does not scroll with it. */
   readonly foot?: ReactNode;
+  /** What it holds as the app arranges it: its own markup, with a `Part` for each part. Default: the usual. */
+  readonly children?: ReactNode;
 }
 
 const noIds: readonly string[] = [];
@@ -98,6 +101,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     headingLevel = 2,
     start,
     foot,
+    children,
     ...attributes
   } = more;
   const { wording } = useSurroundings();
@@ -196,15 +200,23 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   );
   const contents = useMemo(
     () => ({
+      children: () => children,
       start: () => start,
       foot: () => foot,
       panel: (about: string) => panel?.(about),
       icon: (iconName: string) => (iconName === '' ? null : (icon?.(iconName) ?? null)),
     }),
-    [start, foot, panel, icon],
+    [children, start, foot, panel, icon],
   );
+  const isOwn = isFilled(children);
   return (
-    <ViewRoot view={view} surroundings={{ slots: contents, send, marks }} attributes={attributes} elementRef={root} />
+    <ViewRoot
+      view={isOwn ? frameOf(view, 'ft-sidebar-panel') : view}
+      parts={isOwn ? view : null}
+      surroundings={{ slots: contents, send, marks }}
+      attributes={attributes}
+      elementRef={root}
+    />
   );
 });
 

@@ -106,7 +106,8 @@ function printElement(node: ViewElement, props: Readonly<Record<string, unknown>
 export interface PartProps extends HTMLAttributes<HTMLElement> {
   /**
    * Which part: of a `Navbar` its `brand`, `start`, `navigation` (the landmark, with toggle and menu), or `toggle` and
-   * `menu` by themselves, in that order within one element, and `end`.
+   * `menu` by themselves, in that order within one element, and `end`; of a `Sidebar` its `head`, or `start`, `rail`,
+   * `close` and `search` by themselves, `menu` (the landmark) and `foot`.
    */
   readonly name: string;
 }

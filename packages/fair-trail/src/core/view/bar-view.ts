@@ -5,7 +5,7 @@ import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { itemKey, listView, menuItemView } from './menu-view.ts';
 import { panelFormOf, panelItemView, type PanelForm } from './panel-view.ts';
-import { element, replaceIn, slot, type ViewElement, type ViewNode } from './view.ts';
+import { element, slot, type ViewElement, type ViewNode } from './view.ts';
 
 /**
  * What becomes of a bar's menu where room is short: a `panel` below the bar behind a toggle; the same over the whole
@@ -87,16 +87,6 @@ export function barView(options: BarViewOptions): ViewElement {
   // The row's rules depend on the room around it, so that room is an element of its own for container queries to ask.
   const room = element('div', { class: 'ft-bar-room' }, [row]);
   return element(options.element ?? 'header', { class: 'ft-bar' }, [room]);
-}
-
-/**
- * The bar without what stands in its row, which the app arranges itself, with the parts of the bar (`partOf`) among its
- * own markup.
- */
-export function barFrame(bar: ViewElement): ViewElement {
-  return replaceIn(bar, (child) => {
-    return child.attributes['class'] === 'ft-bar-row' ? { ...child, children: [slot('children')] } : null;
-  });
 }
 
 export function roomName(room: number | null): string {

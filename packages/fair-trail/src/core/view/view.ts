@@ -71,11 +71,16 @@ export function partOf(view: ViewElement, key: string): ViewElement | null {
   return null;
 }
 
-/** The view with others in the place of some of its elements: whatever `replace` answers, and null leaves it. */
-export function replaceIn(view: ViewElement, replace: (element: ViewElement) => ViewElement | null): ViewElement {
+/**
+ * The view with a slot named `children` in the place of what is in one of its elements: the app arranges that itself, with
+ * the parts of the view (`partOf`) among its own markup.
+ *
+ * @param name the class of the element
+ */
+export function frameOf(view: ViewElement, name: string): ViewElement {
+  if (view.attributes['class'] === name) return { ...view, children: [slot('children')] };
   const children = view.children.map((child) => {
-    if (typeof child === 'string' || 'slot' in child) return child;
-    return replace(child) ?? replaceIn(child, replace);
+    return typeof child === 'string' || 'slot' in child ? child : frameOf(child, name);
   });
   return { ...view, children };
 }

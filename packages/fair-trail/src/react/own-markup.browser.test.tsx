@@ -1,8 +1,8 @@
 import { describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, flexStyles, type SiteDefinition } from '../core/index.ts';
-import { nested } from '../testing/sites.ts';
-import { Part } from './index.ts';
+import { desk, nested } from '../testing/sites.ts';
+import { Part, Sidebar, Trail } from './index.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 describe('a row that the app arranges itself', () => {
@@ -89,4 +89,28 @@ test('items have the shares of the row that the site’s own stylesheet gives th
   await page.getByRole('button', { name: 'Menu' }).click();
   expect(new Set(widths()).size).toBe(1);
   style.remove();
+});
+
+test('a sidebar that the app arranges itself works where its parts stand', async () => {
+  mount(
+    <Trail site={defineSite(desk)} url="/">
+      <Sidebar menu="desk" search rail>
+        <p>Drawers</p>
+        <Part name="search" />
+        <Part name="menu" className="mine" />
+        <Part name="rail" />
+      </Sidebar>
+    </Trail>,
+  );
+  const navigation = page.getByRole('navigation', { name: 'Sidebar' });
+  await expect.element(navigation).toHaveClass('ft-sidebar-navigation', 'mine');
+  await page.getByRole('searchbox').fill('garden');
+  await expect.element(page.getByRole('link', { name: 'Garden nets' })).toBeVisible();
+  await expect.element(page.getByRole('link', { name: 'Rota' })).not.toBeInTheDocument();
+  const rail = page.getByRole('button', { name: 'Narrow to icons' });
+  expect(navigation.element().getBoundingClientRect().bottom).toBeLessThanOrEqual(
+    rail.element().getBoundingClientRect().top,
+  );
+  await rail.click();
+  await page.getByRole('button', { name: 'Widen to labels' }).click();
 });
