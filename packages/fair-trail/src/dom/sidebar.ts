@@ -1,5 +1,6 @@
 import type { AnnexEffect, AnnexEvent, GroupsEvent, OverlayEffect, OverlayEvent } from '../core/index.ts';
 import { whenAnimated } from './animations.ts';
+import { watchFocusWithin } from './focus-within.ts';
 import { listenForLeaving } from './leaving.ts';
 import { coverPage } from './overlay.ts';
 
@@ -45,19 +46,37 @@ export function listenWhileCovering(root: HTMLElement, send: (event: OverlayEven
 }
 
 /**
- * Watches whether a sidebar stands behind its toggle, as the stylesheet decides it.
+ * Watches whether a sidebar stands behind its toggle, as the stylesheet decides it. Where that hides what has focus, focus
+ * goes to what stands in its place.
  *
  * @returns ends it
  */
 export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => void): () => void {
+  const { ownerDocument: document } = root;
+  const focus = watchFocusWithin(root);
+  let wasNarrow: boolean | null = null;
   const look = () => {
     const toggle = find(root, '.ft-sidebar-toggle');
-    report(toggle !== null && getComputedStyle(toggle).display !== 'none');
+    const isNarrow = toggle !== null && getComputedStyle(toggle).display !== 'none';
+    if (isNarrow === wasNarrow) return;
+    const panel = find(root, '.ft-sidebar-panel');
+    const { activeElement } = document;
+    const isInPanel = panel?.contains(activeElement) === true;
+    // Or on nothing by now, since the browser takes it from what it hides.
+    const hadFocus = wasNarrow !== null && focus.isWithin();
+    wasNarrow = isNarrow;
+    report(isNarrow);
+    if (!hadFocus || !panel) return;
+    if (isNarrow && getComputedStyle(panel).visibility === 'hidden') toggle.focus();
+    else if (!isNarrow && !isInPanel && !activeElement?.closest('.ft-annex')) focusFirst(panel);
   };
   // It tells of the first size too, once the page has been laid out: asking at once would lay it out once more.
   const observer = new ResizeObserver(look);
-  observer.observe(root.ownerDocument.documentElement);
-  return () => observer.disconnect();
+  observer.observe(document.documentElement);
+  return () => {
+    observer.disconnect();
+    focus.end();
+  };
 }
 
 /** Tells when a group that is closing has come to rest. */

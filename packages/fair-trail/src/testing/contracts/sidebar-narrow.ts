@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from 'vitest';
-import { page, userEvent } from 'vitest/browser';
+import { commands, page, userEvent } from 'vitest/browser';
 import { box, html, link, menu, navigation, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 
 /** What every sidebar does where room is short. */
@@ -52,6 +52,50 @@ export function sidebarNarrowContract(mount: MountSidebar): void {
       await expect.element(link('Rota')).toBeVisible();
       await page.viewport(400, 700);
       await expect.element(link('Rota')).not.toBeInTheDocument();
+    });
+
+    test('the toggle is not among what Tab goes through while it lies under the open sidebar', async () => {
+      mount({});
+      await menu.click();
+      await expect.element(link('Data desk')).toHaveFocus();
+      await expect.poll(() => box(navigation).left).toBe(0);
+      for (let step = 0; step < 12; step += 1) {
+        await userEvent.tab();
+        const { activeElement } = document;
+        const { left, top, width, height } = activeElement?.getBoundingClientRect() ?? new DOMRect();
+        const isSeen = activeElement === document.body || top + height > window.innerHeight;
+        const above = document.elementFromPoint(left + width / 2, top + height / 2);
+        expect(isSeen || activeElement?.contains(above) === true, activeElement?.outerHTML.slice(0, 80)).toBe(true);
+      }
+    });
+
+    test('focus stays in it across the switch: on its toggle, and on its first page', async () => {
+      await page.viewport(1200, 700);
+      mount({});
+      await expect.element(link('Rota')).toBeVisible();
+      html(link('Rota')).focus();
+      await page.viewport(400, 700);
+      await expect.element(menu).toHaveFocus();
+      await page.viewport(1200, 700);
+      await expect.element(link('Data desk')).toHaveFocus();
+    });
+
+    test('it works by touch, and a finger shows no label beside an icon', async () => {
+      mount({ rail: true });
+      await expect.element(menu).toBeVisible();
+      await commands.tap('role=button[name="Menu"]');
+      await expect.element(link('Rota')).toBeVisible();
+      await commands.tap('nav a[href="/rota"]');
+      await expect.element(page.getByRole('heading', { name: 'Rota' })).toHaveFocus();
+      await expect.element(menu).toHaveAttribute('aria-expanded', 'false');
+      await page.viewport(1200, 700);
+      await page.getByRole('button', { name: 'Narrow to icons' }).click();
+      await commands.tap('nav a[href="/"]');
+      await new Promise((resolve) => setTimeout(resolve, 300));
+      const shown = [...document.querySelectorAll('[aria-hidden=true]')].filter(
+        (element) => getComputedStyle(element).position === 'fixed' && element.checkVisibility(),
+      );
+      expect(shown).toEqual([]);
     });
 
     test('it stands in the flow above the content, as asked', async () => {
