@@ -31,7 +31,7 @@ export { iconOf, menuMarks, type Marks } from './site/marks.ts';
 export type { Mark, MenuItem, MenuItemKind } from './site/menu-item.ts';
 export { LiveMarks } from './site/live-marks.ts';
 export { filterItems, type Filtered, type MatchRange } from './site/filter.ts';
-export { menuItems, siblingItems, type Badges, type Visit } from './site/menus.ts';
+export { hasSiblings, menuItems, siblingItems, type Badges, type Visit } from './site/menus.ts';
 export {
   breadcrumbs,
   foldBreadcrumbs,

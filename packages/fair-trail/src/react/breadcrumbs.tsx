@@ -4,9 +4,11 @@ import {
   breadcrumbs,
   breadcrumbView,
   foldBreadcrumbs,
+  hasSiblings,
   siblingItems,
   type DisclosuresEvent,
   type FoldRange,
+  type MenuItem,
   type Position,
 } from '../core/index.ts';
 import { focusRevealed, listenForColumnKeys, watchFold } from '../dom/index.ts';
@@ -64,16 +66,23 @@ export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Br
   }, [steps, keepFirst, keepLast]);
   const folded = revealed || fold === 'never' ? null : fold === 'always' ? always : measured;
 
-  const beside = useMemo(() => {
-    if (!siblings) return {};
-    return siblingItems(
-      site,
-      steps.map(({ entry }) => entry),
-      { position, audience, records, badges },
-    );
-  }, [siblings, site, steps, position, audience, records, badges]);
-  const keys = useMemo(() => Object.keys(beside), [beside]);
+  const keys = useMemo(() => {
+    if (!siblings) return [];
+    const entries = steps.map(({ entry }) => entry).filter((entry) => hasSiblings(site, entry, { audience, records }));
+    return entries.map(({ id }) => id);
+  }, [siblings, site, steps, audience, records]);
   const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens: false, held: undefined });
+  // There may be thousands beside a step: they are looked up for a panel that is to be seen.
+  const beside = useMemo(() => {
+    const shown = [...panels.open, ...panels.closing];
+    const visit = { position, audience, records, badges };
+    return Object.fromEntries(
+      keys.map((id) => {
+        const entry = shown.includes(id) ? site.entry(id) : undefined;
+        return [id, entry ? siblingItems(site, entry, visit) : noItems];
+      }),
+    );
+  }, [keys, panels.open, panels.closing, site, position, audience, records, badges]);
   useBrowserLayoutEffect(() => {
     const open = panels.open.length > 0 ? root.current : null;
     return open ? listenForColumnKeys(open, '.ft-panel-trigger[aria-expanded="true"] + .ft-panel') : undefined;
@@ -126,6 +135,8 @@ export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Br
     </>
   );
 });
+
+const noItems: readonly MenuItem[] = [];
 
 interface FoldSettings {
   readonly steps: number;

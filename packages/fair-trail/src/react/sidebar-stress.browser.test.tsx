@@ -139,6 +139,33 @@ test('taken away while it lies over the page, it gives the page back', async () 
   expect(document.querySelector('[inert]')).toBe(null);
 });
 
+test('the app may decide whether it is open: from the beginning, by its answer, and it hears when room ends that', async () => {
+  await page.viewport(400, 700);
+  const told = vi.fn();
+  const controlled = (expanded: boolean) => (
+    <Trail site={defineSite(desk)} url="/">
+      <Layout sidebar={<Sidebar menu="desk" expanded={expanded} onToggle={told} />}>
+        <main>Page</main>
+      </Layout>
+    </Trail>
+  );
+  const { render } = mount(controlled(true));
+  const rota = page.getByRole('link', { name: 'Rota' });
+  await expect.element(rota).toBeVisible();
+  await expect.poll(() => document.querySelector('main')?.closest('[inert]') ?? null).not.toBe(null);
+  await userEvent.keyboard('{Escape}');
+  expect(told.mock.calls).toEqual([[false]]);
+  await expect.element(rota).toBeVisible();
+  render(controlled(false));
+  await expect.element(page.getByRole('button', { name: 'Menu' })).toHaveFocus();
+  await expect.element(rota).not.toBeInTheDocument();
+  render(controlled(true));
+  await expect.element(rota).toBeVisible();
+  await page.viewport(1200, 700);
+  await expect.poll(() => told.mock.calls).toEqual([[false], [false]]);
+  await expect.poll(() => document.querySelector('[inert]')).toBe(null);
+});
+
 test('groups and annexes that go while they are open are forgotten', async () => {
   forget();
   const smaller: SiteDefinition = { ...desk, menus: { ...desk.menus, desk: ['desk', 'rota'] } };

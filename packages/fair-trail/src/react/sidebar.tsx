@@ -123,12 +123,15 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   });
   const isRail = rail && railState === 'narrow';
 
+  const filtered = useFilter(root, search ? '.ft-sidebar-panel' : null, items);
   const send = useStable((given: unknown) => {
     const event = given as SidebarEvent;
     if (event.type === 'choose') sendToAnnex(event);
     else if (event.type === 'close-annex') sendToAnnex({ type: 'close' });
     else if (event.type === 'rail') setRail(!isRail);
     else if (event.type !== 'press') sendToOverlay(event as OverlayEvent);
+    // While a list is filtered, all that is left of it is open.
+    else if (filtered !== null) return;
     else if (!isRail || overlay.covers) sendToGroups(event);
     else {
       // A rail has no room for what is in a group.
@@ -137,7 +140,6 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     }
   });
 
-  const filtered = useFilter(root, search ? '.ft-sidebar-panel' : null, items);
   const shown = annex.shown === null ? undefined : annexItems.get(annex.shown);
   const inAnnex = useFilter(root, search && shown ? `[id="${idPrefix}-annex"]` : null, shown?.items ?? noItems);
   const open = useMemo(() => new Set(groups.open), [groups.open]);

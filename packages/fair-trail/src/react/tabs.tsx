@@ -102,6 +102,7 @@ export const Tabs = forwardRef<HTMLDivElement, TabsProps>(function Tabs(props, r
   const root = useRoot(ref);
   const [linked, link] = useLinked(linkedTo);
   const wanted = selected ?? linked ?? initial ?? null;
+  const isDecided = selected !== undefined || linkedTo !== undefined;
 
   const [machine, apply] = useMachine(
     nextTabs,
@@ -129,8 +130,8 @@ export const Tabs = forwardRef<HTMLDivElement, TabsProps>(function Tabs(props, r
     apply({ type: 'tabs', tabs, focusWithin: focus.current?.isWithin() === true });
   }, [tabs, apply]);
   useBrowserLayoutEffect(() => {
-    if (selected !== undefined || linkedTo !== undefined) apply({ type: 'select', id: wanted });
-  }, [wanted, selected, linkedTo, apply]);
+    if (isDecided) apply({ type: 'select', id: wanted });
+  }, [wanted, isDecided, apply]);
   const send = useStable((event: TabsEvent) => {
     const { effects } = nextTabs(machine, event);
     const asked = effects.find(({ type }) => type === 'selected');

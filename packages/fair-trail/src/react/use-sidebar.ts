@@ -86,7 +86,13 @@ export function useOverlay(settings: OverlaySettings): readonly [OverlayState, (
 
   useEffect(() => {
     if (!rootRef.current) return undefined;
-    return watchStanding(rootRef.current, (isNarrow) => apply({ type: 'room', covers: isNarrow && covers }));
+    return watchStanding(rootRef.current, (isNarrow) => {
+      const event: OverlayEvent = { type: 'room', covers: isNarrow && covers };
+      const before = latest.current.state.expanded;
+      apply(event);
+      // With room, nothing is open any more, whoever decides: the page must be given back.
+      if (before && !nextOverlay(latest.current.state, event).state.expanded) latest.current.onToggle?.(false);
+    });
   }, [rootRef, covers, apply]);
   const isCovering = state.expanded && state.covers;
   useEffect(

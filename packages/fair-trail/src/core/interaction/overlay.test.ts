@@ -2,8 +2,10 @@ import * as fc from 'fast-check';
 import { expect, inject, test } from 'vitest';
 import { closedOverlay, nextOverlay, type OverlayEvent, type OverlayState } from './overlay.ts';
 
+const narrow: OverlayState = { ...closedOverlay, covers: true };
+
 /** What is done, in order, and whether it is open at the end. */
-function run(events: readonly OverlayEvent[], from: OverlayState = closedOverlay): string {
+function run(events: readonly OverlayEvent[], from: OverlayState = narrow): string {
   let state = from;
   const done = events.flatMap((event) => {
     const { state: next, effects } = nextOverlay(state, event);
@@ -35,6 +37,11 @@ test.each<[string, OverlayEvent[], string]>([
   ['covers nothing where it stands in the flow', [{ type: 'room', covers: false }, toggle], 'open'],
 ])('%s', (_, events, expected) => {
   expect(run(events)).toBe(expected);
+});
+
+test('one that is open from the beginning covers the page once that is known to be narrow', () => {
+  const open = { ...closedOverlay, expanded: true };
+  expect(run([{ type: 'room', covers: true }], open)).toBe('cover, focus content, open');
 });
 
 const events: fc.Arbitrary<OverlayEvent> = fc.oneof(

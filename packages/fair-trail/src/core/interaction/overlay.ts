@@ -35,7 +35,8 @@ export type OverlayEffect =
   /** Say `closed` when it has finished closing. */
   | { readonly type: 'await-close' };
 
-export const closedOverlay: OverlayState = { expanded: false, closing: false, covers: true };
+/** Whether it covers anything is only known once the page has been laid out. */
+export const closedOverlay: OverlayState = { expanded: false, closing: false, covers: false };
 
 /**
  * An overlay, after the modal dialog of the ARIA Authoring Practices: focus goes into it and back, Escape and a press on
@@ -76,6 +77,8 @@ function close(state: OverlayState, focus: 'trigger' | null): Transition<Overlay
 
 function makeRoom(state: OverlayState, covers: boolean): Transition<OverlayState, OverlayEffect> {
   if (covers === state.covers) return to(state);
+  // One that the app has open from the beginning begins to cover the page now.
+  if (covers) return state.expanded ? open({ ...state, covers }) : to({ ...state, covers });
   const next: OverlayState = { expanded: false, closing: false, covers };
-  return state.expanded && state.covers ? { state: next, effects: [{ type: 'uncover' }] } : to(next);
+  return state.expanded ? { state: next, effects: [{ type: 'uncover' }] } : to(next);
 }

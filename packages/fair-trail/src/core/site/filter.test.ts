@@ -83,3 +83,10 @@ test('every part of a label finds it, and what is marked is within it', () => {
     }),
   );
 });
+
+test('of thousands that match all are left and counted, and the first are marked', () => {
+  const items = itemsOf(Array.from({ length: 2000 }, (_, index) => `Curlew ${index}`));
+  const filtered = filterItems(items, 'cur');
+  expect([filtered?.left.size, filtered?.count, filtered?.ranges.size]).toEqual([2000, 2000, 200]);
+  expect(items.slice(0, 200).every((item) => filtered?.ranges.has(item))).toBe(true);
+});

@@ -10,11 +10,14 @@ export interface MatchRange {
 export interface Filtered {
   /** The items that are left: those that match, and those that hold one. */
   readonly left: ReadonlySet<MenuItem>;
-  /** Where the labels match, for those items that match themselves. */
+  /** Where the labels match, for the first of those items that match themselves: a reader sees no more before typing on. */
   readonly ranges: ReadonlyMap<MenuItem, readonly MatchRange[]>;
   /** How many links match. */
   readonly count: number;
 }
+
+/** Each mark is a change of the page at each letter that is typed. */
+const mostRanges = 200;
 
 /** Letters as they are compared: without case and without marks; each of them beside its place in the label. */
 interface Folded {
@@ -64,7 +67,7 @@ export function filterItems(items: readonly MenuItem[], query: string): Filtered
   const look = (item: MenuItem, isWithin: boolean): boolean => {
     if (item.kind !== 'link' && item.kind !== 'group') return false;
     const found = rangesIn(foldedLabel(item), words);
-    if (found) ranges.set(item, found);
+    if (found && ranges.size < mostRanges) ranges.set(item, found);
     if (found && item.kind === 'link') count += 1;
     const isShown = isWithin || found !== null;
     let holds = false;

@@ -36,24 +36,30 @@ export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly
   return withMarks(items, menuMarks(items, position));
 }
 
-/**
- * What stands beside each of these entries in the site, the entry itself among it, marked for a visit: by the ids of those
- * entries that have others beside them.
- */
-export function siblingItems(
-  site: Site,
-  entries: readonly Entry[],
-  visit: Visit,
-): Readonly<Record<string, readonly MenuItem[]>> {
+/** What stands beside an entry in the site, the entry itself among it, marked for a visit. */
+export function siblingItems(site: Site, entry: Entry, visit: Visit): readonly MenuItem[] {
   const position = visit.position ?? unknownPosition(site);
   const resolver = new MenuResolver(site, { ...visit, language: visit.language ?? position.language });
-  const found = entries.map((entry): [string, readonly MenuItem[]] => {
-    const beside = (entry.parent?.entries ?? site.entries).filter((other) => other.href !== null && !other.outside);
-    const nodes = beside.map((other): MenuNode => ({ kind: 'entry', entry: other, depth: 1, params: {} }));
-    const items = resolver.list(nodes);
-    return [entry.id, withMarks(items, menuMarks(items, position))];
-  });
-  return Object.fromEntries(found.filter(([, items]) => items.length > 1));
+  const items = resolver.list(
+    pagesBeside(site, entry).map((other): MenuNode => ({ kind: 'entry', entry: other, depth: 1, params: {} })),
+  );
+  return withMarks(items, menuMarks(items, position));
+}
+
+/** Whether anything else stands beside an entry for a visitor. There may be thousands, and this looks for two. */
+export function hasSiblings(site: Site, entry: Entry, { audience = [], records = {} }: Visit): boolean {
+  let count = 0;
+  for (const other of pagesBeside(site, entry)) {
+    if (mayAccess(other, audience) !== true) continue;
+    const list = recordsOf(other, records);
+    count += other.paramNames.length === 0 ? 1 : Array.isArray(list) ? list.length : 0;
+    if (count > 1) return true;
+  }
+  return false;
+}
+
+function pagesBeside(site: Site, { parent }: Entry): readonly Entry[] {
+  return (parent?.entries ?? site.entries).filter(({ href, outside }) => href !== null && !outside);
 }
 
 /** What a menu at rest was made of, and the items that came of it. */

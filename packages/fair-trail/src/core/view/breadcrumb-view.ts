@@ -17,7 +17,10 @@ export interface BreadcrumbViewOptions {
   readonly current?: 'text' | 'link';
   /** What is shown where room is short: as much as fits, or the `parent` alone. Default: `fold`. */
   readonly whenNarrow?: 'fold' | 'parent';
-  /** What stands beside a step, by its entry's id, in a panel of its own. Default: none. */
+  /**
+   * What stands beside a step, by its entry's id, in a panel of its own. Nothing yet is no items: what nobody has asked for
+   * may be long. Default: no step has a panel.
+   */
   readonly siblings?: Readonly<Record<string, readonly MenuItem[]>>;
   /** Begins the ids of panels. Default: `ft-breadcrumbs`. */
   readonly idPrefix?: string;
@@ -66,15 +69,15 @@ function itemView(step: Breadcrumb, place: Place, options: BreadcrumbViewOptions
   const { slots = noSlots, siblings = {}, panels = closedDisclosures, wording, idPrefix = 'ft-breadcrumbs' } = options;
   const { id } = step.entry;
   const separator = slots.separator && !place.isFirst ? separatorView() : null;
-  const beside = siblings[id] ?? [];
+  const beside = siblings[id];
   const attributes = {
     class: 'ft-breadcrumb',
     'data-ft-folded': place.isFolded,
     'data-ft-parent': place.isParent,
-    'data-ft-item': beside.length > 0 ? id : null,
+    'data-ft-item': beside ? id : null,
   };
   const parts: (ViewNode | null)[] = [separator, stepView(step, options)];
-  if (beside.length > 0) {
+  if (beside) {
     const panelId = documentId(idPrefix, id);
     const button = {
       class: 'ft-panel-trigger',
@@ -88,7 +91,11 @@ function itemView(step: Breadcrumb, place: Place, options: BreadcrumbViewOptions
       element(
         'div',
         { class: 'ft-panel', id: panelId, 'data-ft-form': 'list', inert: panels.closing.includes(id) },
-        [element('div', { class: 'ft-panel-content' }, [menuView(beside, { wording, icons: slots.icon })])],
+        [
+          beside.length > 0
+            ? element('div', { class: 'ft-panel-content' }, [menuView(beside, { wording, icons: slots.icon })])
+            : null,
+        ],
         { key: 'panel' },
       ),
     );

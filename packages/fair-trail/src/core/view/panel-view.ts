@@ -16,6 +16,8 @@ export interface PanelViewOptions extends MenuViewOptions {
   readonly expanded: boolean;
   /** Whether it is on its way out, and to be seen still. */
   readonly closing: boolean;
+  /** Whether it stays open for now, whatever its trigger is asked for. Default: false. */
+  readonly fixed?: boolean;
 }
 
 /** The form that suits what is below an item. */
@@ -55,8 +57,9 @@ function isSame(known: Known, options: PanelViewOptions): boolean {
   return names.every((name) => known[name] === options[name]);
 }
 
-function triggerAttributes({ expanded, id }: PanelViewOptions): Readonly<Record<string, string>> {
-  return { type: 'button', 'aria-expanded': String(expanded), 'aria-controls': id };
+function triggerAttributes({ expanded, id, fixed = false }: PanelViewOptions): Readonly<Record<string, string>> {
+  const attributes = { type: 'button', 'aria-expanded': String(expanded), 'aria-controls': id };
+  return fixed ? { ...attributes, 'aria-disabled': 'true' } : attributes;
 }
 
 export const panelSign = element('span', { class: 'ft-panel-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });

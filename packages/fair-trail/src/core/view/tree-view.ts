@@ -60,7 +60,14 @@ function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewEl
   const panelId = documentId(options.idPrefix, id);
   // What a query leaves is to be seen, whatever was open before and will be after.
   const expanded = open.has(id) || filtered?.left.has(item) === true;
-  const panel = { ...options, id: panelId, form: 'list' as const, expanded, closing: closing.has(id) && !expanded };
+  const panel = {
+    ...options,
+    id: panelId,
+    form: 'list' as const,
+    expanded,
+    closing: closing.has(id) && !expanded,
+    fixed: filtered !== null,
+  };
   const pressed = { type: 'press', id };
   const lead =
     item.kind === 'link'

@@ -132,6 +132,11 @@ export function sidebarGroupsContract(mount: MountSidebar): void {
       const matches = [...html(navigation).querySelectorAll('mark')].map(({ textContent }) => textContent);
       expect(matches).toEqual(['ride', 'ride', 'ride']);
       await expect.element(link('East ride')).toBeVisible();
+      // All that is left is open: its buttons say that they do nothing now, and nothing is lost.
+      await expect.element(nets).toHaveAttribute('aria-disabled', 'true');
+      html(nets).click();
+      await expect.element(link('West ride')).toBeVisible();
+      await field.click();
       await userEvent.keyboard('zzz');
       await expect.element(status).toHaveTextContent('Nothing matches');
       await expect.poll(seen).toEqual([]);
@@ -148,6 +153,7 @@ export function sidebarGroupsContract(mount: MountSidebar): void {
       await userEvent.keyboard('{Escape}');
       await expect.element(field).toHaveValue('');
       await expect.poll(seen).toEqual(before);
+      await expect.element(nets).not.toHaveAttribute('aria-disabled');
       await expect.element(field).toHaveFocus();
     });
 
