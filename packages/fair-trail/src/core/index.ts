@@ -41,6 +41,7 @@ export {
 } from './site/breadcrumbs.ts';
 export { englishWording, type Wording } from './wording.ts';
 export { element, frameOf, partOf, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
+export { partStates, type LinkState, type PartName } from './view/states.ts';
 export { shareView } from './view/share.ts';
 export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
 export { breadcrumbView, type BreadcrumbViewOptions } from './view/breadcrumb-view.ts';

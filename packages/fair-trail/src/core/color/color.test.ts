@@ -3,7 +3,8 @@ import { describe, expect, inject, test } from 'vitest';
 import { checkPalette } from './check-palette.ts';
 import { contrast, fromOklch, nearestWithContrast, readHex, toOklch, writeHex, type Color } from './color.ts';
 import { deriveTheme } from './derive-theme.ts';
-import { colorNames, colorPairs, linkStates } from './palette.ts';
+import { partStates } from '../view/states.ts';
+import { colorNames, colorPairs } from './palette.ts';
 import { readTokens, tokensCss, writeTokens } from './tokens.ts';
 
 const color = (hex: string): Color => {
@@ -72,7 +73,7 @@ test('every color is for something, and every state but the empty one has its pa
   // Thin lines only part what stands apart already.
   expect(Object.keys(colorNames).filter((name) => !used.has(name as never))).toEqual(['line']);
   const states = new Set(colorPairs.flatMap((pair) => pair.states));
-  expect(Object.keys(linkStates).filter((state) => !states.has(state as never))).toEqual(['reserved']);
+  expect(Object.keys(partStates.link).filter((state) => !states.has(state as never))).toEqual(['reserved']);
 });
 
 describe('a design-tokens file', () => {

@@ -1,3 +1,4 @@
+import type { LinkState } from '../view/states.ts';
 import type { Color } from './color.ts';
 
 /** The colors that every theme has, and what each is for. */
@@ -32,22 +33,6 @@ export interface ColorPair {
   readonly states: readonly LinkState[];
   readonly what: string;
 }
-
-/** Every state that an item can be in, and how the document says so. Views, styles and tokens have all of them. */
-export const linkStates = {
-  rest: '.ft-link',
-  hover: '.ft-link:hover',
-  focus: '.ft-link:focus-visible',
-  pressed: '.ft-link:active',
-  expanded: ".ft-panel-trigger[aria-expanded='true']",
-  'current page': ".ft-link[aria-current='page']",
-  'current section': '.ft-link[aria-current]',
-  disabled: ".ft-link[aria-disabled='true']",
-  pending: '[data-ft-pending]',
-  reserved: '.ft-reserved',
-} as const;
-
-export type LinkState = keyof typeof linkStates;
 
 const text = (background: ColorName, states: readonly LinkState[], what: string): ColorPair => {
   return { foreground: 'ink', background, least: 4.5, states, what };
