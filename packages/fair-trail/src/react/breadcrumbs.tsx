@@ -1,4 +1,4 @@
-import { forwardRef, useId, useMemo, useRef, useState, type HTMLAttributes, type ReactNode } from 'react';
+import { forwardRef, useEffect, useId, useMemo, useRef, useState, type HTMLAttributes, type ReactNode } from 'react';
 import {
   breadcrumbJsonLd,
   breadcrumbs,
@@ -11,7 +11,7 @@ import {
   type MenuItem,
   type Position,
 } from '../core/index.ts';
-import { focusRevealed, listenForColumnKeys, watchFold } from '../dom/index.ts';
+import { focusRevealed, listenForRowKeys, watchFold } from '../dom/index.ts';
 import { useBrowserLayoutEffect, usePosition, useSurroundings } from './trail-context.ts';
 import { usePanels } from './use-panels.ts';
 import { useRoot } from './use-root.ts';
@@ -83,10 +83,11 @@ export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Br
       }),
     );
   }, [keys, panels.open, panels.closing, site, position, audience, records, badges]);
-  useBrowserLayoutEffect(() => {
-    const open = panels.open.length > 0 ? root.current : null;
-    return open ? listenForColumnKeys(open, '.ft-panel-trigger[aria-expanded="true"] + .ft-panel') : undefined;
-  }, [panels.open]);
+  const isOpen = panels.open.length > 0;
+  useEffect(() => {
+    const list = isOpen ? root.current?.querySelector<HTMLElement>('.ft-breadcrumb-list') : null;
+    return list ? listenForRowKeys(list) : undefined;
+  }, [root, isOpen]);
 
   // The button goes with what it was for; focus goes on to the first that it has shown.
   const revealing = useRef<number | null>(null);

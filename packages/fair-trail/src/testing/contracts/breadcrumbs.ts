@@ -159,6 +159,9 @@ export function breadcrumbsContract(mount: MountBreadcrumbs): void {
       await expect.element(link('Spring migration 2026')).toBeVisible();
       await expect.element(link('Autumn migration 2026')).toHaveAttribute('aria-current', 'page');
       await expect.poll(() => box(link('Spring migration 2026')).top).toBeGreaterThanOrEqual(box(beside).bottom - 1);
+      html(beside).focus();
+      await userEvent.keyboard('{ArrowDown}{ArrowDown}');
+      await expect.element(link('Spring migration 2026')).toHaveFocus();
       await userEvent.keyboard('{Escape}');
       await expect.element(beside).toHaveFocus();
       await expect.element(link('Spring migration 2026')).not.toBeInTheDocument();
