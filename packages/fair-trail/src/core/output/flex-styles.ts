@@ -19,5 +19,6 @@ export function flexStyles(site: Site): string {
       '  }',
     ].join('\n'),
   );
+  if (rules.length === 0) return '/* No entry of the site asks for a share of the row. */\n';
   return `@layer fair-trail.parts {\n${rules.join('\n\n')}\n}\n`;
 }
