@@ -54,7 +54,9 @@ export function listenForLeaving({ root, partOf, inner }: Leaving, send: (event:
   root.addEventListener(
     'click',
     (event) => {
-      if (isPlainClick(event) && linkAround(event)) send({ type: 'chosen' });
+      const link = isPlainClick(event) ? linkAround(event) : null;
+      // What is a link only for those without scripts leads nowhere else.
+      if (link && link.getAttribute('role') !== 'button') send({ type: 'chosen' });
     },
     { signal },
   );

@@ -21,7 +21,7 @@ export class SidebarOverlay {
     else if (effect.type === 'uncover') this.end();
     else if (effect.type === 'await-close') whenAnimated(panel, () => send({ type: 'closed' }));
     else if (effect.target === 'trigger') find(this.#root, '.ft-sidebar-toggle')?.focus();
-    else focusFirst(panel);
+    else if (!focusAnnex(this.#root)) focusFirst(panel);
   }
 
   /** Gives the page back. */
@@ -29,6 +29,14 @@ export class SidebarOverlay {
     this.#uncover?.();
     this.#uncover = null;
   }
+}
+
+/** An annex that lies over the sidebar is where a reader begins; beside it, it is not. */
+function focusAnnex(root: HTMLElement): boolean {
+  const annex = find(root, '.ft-annex:not([inert])');
+  if (!annex || getComputedStyle(annex).position !== 'fixed') return false;
+  find(annex, '.ft-annex-title')?.focus();
+  return true;
 }
 
 /** What is marked is where a reader begins, else the first thing that takes focus. */

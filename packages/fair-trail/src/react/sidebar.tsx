@@ -196,6 +196,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
       alwaysToggle,
       expanded: overlay.expanded,
       closing: overlay.closing,
+      covers: overlay.covers && overlay.expanded,
       slots,
       wording,
     }),

@@ -9,6 +9,8 @@ export interface AnnexState {
   readonly leaving: boolean;
   /** Whether focus goes to the heading of what comes next: not where a page was loaded with it. */
   readonly wantsFocus: boolean;
+  /** The item that focus goes back to, once what is shown begins to leave: before, it may lie beneath and take none. */
+  readonly returns: string | null;
 }
 
 export type AnnexEvent =
@@ -36,14 +38,17 @@ type Step = Transition<AnnexState, AnnexEffect>;
 
 /** @param id what the first address asks for: it is there at once, and takes no focus */
 export function initialAnnex(id: string | null): AnnexState {
-  return { chosen: id, shown: id, leaving: false, wantsFocus: false };
+  return { chosen: id, shown: id, leaving: false, wantsFocus: false, returns: null };
 }
 
 export function nextAnnex(state: AnnexState, event: AnnexEvent): Step {
   switch (event.type) {
     case 'choose': {
       const id = event.id === state.chosen ? null : event.id;
-      return { state: { ...state, wantsFocus: id !== null }, effects: [{ type: 'navigate', id, replace: false }] };
+      return {
+        state: { ...state, wantsFocus: id !== null, returns: null },
+        effects: [{ type: 'navigate', id, replace: false }],
+      };
     }
     case 'close':
     case 'escape':
@@ -51,7 +56,10 @@ export function nextAnnex(state: AnnexState, event: AnnexEvent): Step {
     case 'rail':
       if (state.chosen === null) return to(state);
       // Nobody asked to leave it, so Back has nothing to come back to.
-      return { state: { ...state, wantsFocus: false }, effects: [{ type: 'navigate', id: null, replace: true }] };
+      return {
+        state: { ...state, wantsFocus: false, returns: null },
+        effects: [{ type: 'navigate', id: null, replace: true }],
+      };
     case 'address':
       return follow(state, event.id);
     case 'left':
@@ -63,26 +71,24 @@ function leaveByHand(state: AnnexState): Step {
   const { chosen } = state;
   if (chosen === null) return to(state);
   return {
-    state: { ...state, wantsFocus: false },
-    effects: [
-      { type: 'navigate', id: null, replace: false },
-      { type: 'focus-item', id: chosen },
-    ],
+    state: { ...state, wantsFocus: false, returns: chosen },
+    effects: [{ type: 'navigate', id: null, replace: false }],
   };
 }
 
 function follow(state: AnnexState, id: string | null): Step {
   if (id === state.chosen) return to(state);
-  const next = { ...state, chosen: id };
+  const next: AnnexState = { ...state, chosen: id, returns: null };
   if (state.shown === null) return enter(next);
   // Back to the one that is leaving: it turns round from where it is.
   if (state.shown === id) return to({ ...next, leaving: false });
   if (state.leaving) return to(next);
-  return { state: { ...next, leaving: true }, effects: [{ type: 'await-leave' }] };
+  const back: AnnexEffect[] = id === null && state.returns !== null ? [{ type: 'focus-item', id: state.returns }] : [];
+  return { state: { ...next, leaving: true }, effects: [{ type: 'await-leave' }, ...back] };
 }
 
 function enter(state: AnnexState): Step {
   const { chosen, wantsFocus } = state;
-  const next: AnnexState = { chosen, shown: chosen, leaving: false, wantsFocus: false };
+  const next: AnnexState = { chosen, shown: chosen, leaving: false, wantsFocus: false, returns: null };
   return chosen !== null && wantsFocus ? { state: next, effects: [{ type: 'focus-heading' }] } : to(next);
 }

@@ -40,6 +40,8 @@ export interface SidebarViewOptions {
   readonly alwaysToggle?: boolean;
   readonly expanded: boolean;
   readonly closing: boolean;
+  /** Whether it lies over the page: an annex lies over it then, and nothing beneath takes focus. Default: false. */
+  readonly covers?: boolean;
   /** The slots that the app fills. */
   readonly slots: { readonly icon: boolean; readonly start: boolean; readonly foot: boolean };
   readonly wording: Wording;
@@ -47,13 +49,14 @@ export interface SidebarViewOptions {
 
 /** A sidebar: its toggle where room is short, a head with what works on the list, the list in sections, and a foot. */
 export function sidebarView(options: SidebarViewOptions): ViewElement {
-  const { name, rail = null, annex = null, slots, wording, closing } = options;
+  const { name, rail = null, annex = null, slots, wording, closing, covers = false } = options;
+  const isBeneath = covers && annex !== null && !annex.leaving;
   const panelId = `${options.idPrefix}-panel`;
   const annexId = `${options.idPrefix}-annex`;
   const foot = slots.foot ? element('div', { class: 'ft-sidebar-foot' }, [slot('foot')], { key: 'foot' }) : null;
   const panel = element(
     'div',
-    { class: 'ft-sidebar-panel', id: panelId, inert: closing },
+    { class: 'ft-sidebar-panel', id: panelId, inert: closing || isBeneath },
     [headView(options), navigationView(options, annexId), foot],
     { key: 'panel' },
   );

@@ -9,6 +9,7 @@ import {
   spring,
   withSessions,
   forgetBetweenTests,
+  html,
   type MountSidebar,
   type SidebarRequest,
 } from './sidebar.ts';
@@ -100,6 +101,34 @@ export function sidebarAnnexContract(mount: MountSidebar): void {
       await expect.element(annex('Autumn').getByRole('link', { name: 'Session of 04-sep' })).toBeVisible();
       await userEvent.keyboard('{Escape}');
       await expect.element(autumn).toHaveFocus();
+    });
+
+    test('lies over the open sidebar where room is short, and Escape closes one after the other', async () => {
+      await page.viewport(400, 700);
+      mount(request);
+      await page.getByRole('button', { name: 'Menu' }).click();
+      await autumn.click();
+      await expect.element(annex('Autumn').getByRole('heading')).toHaveFocus();
+      await expect.element(annex('Autumn').getByRole('link', { name: 'Session of 22-sep' })).toBeVisible();
+      expect(box(annex('Autumn')).right).toBeLessThanOrEqual(400);
+      // What lies beneath takes no focus.
+      for (let step = 0; step < 8; step += 1) {
+        await userEvent.tab();
+        expect(document.activeElement?.closest('nav[aria-label="Sidebar"]') ?? null).toBe(null);
+      }
+      html(annex('Autumn').getByRole('button', { name: 'Close' })).focus();
+      await userEvent.keyboard('{Escape}');
+      await expect.element(autumn).toHaveFocus();
+      await expect.element(annex('Autumn')).not.toBeInTheDocument();
+      await userEvent.keyboard('{Escape}');
+      await expect.element(page.getByRole('button', { name: 'Menu' })).toHaveFocus();
+    });
+
+    test('that was left open is where the sidebar begins when it is opened again over the page', async () => {
+      await page.viewport(400, 700);
+      mount({ ...request, url: '/?annex=autumn' });
+      await page.getByRole('button', { name: 'Menu' }).click();
+      await expect.element(annex('Autumn').getByRole('heading')).toHaveFocus();
     });
 
     test('that the address asks for and there is none is none', async () => {
