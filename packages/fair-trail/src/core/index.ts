@@ -63,13 +63,15 @@ export { sidebarView, type SidebarNarrowForm, type SidebarViewOptions } from './
 export {
   tablistView,
   tabpanelView,
+  tabsView,
   tabView,
   type TabDescription,
   type TablistViewOptions,
   type TabsOrientation,
 } from './view/tabs-view.ts';
 export { tabLinksView } from './view/tab-links-view.ts';
-export { allGroups, markedGroups } from './view/tree-view.ts';
+export { allGroups, annexItems, markedGroups, type AnnexItem } from './view/tree-view.ts';
+export { queryPair } from './site/query.ts';
 export { panelFormOf, type PanelForm } from './view/panel-view.ts';
 export type { Transition } from './interaction/machine.ts';
 export {

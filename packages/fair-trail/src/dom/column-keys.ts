@@ -1,6 +1,5 @@
 import { keyTarget } from '../core/index.ts';
-
-const targets = 'a[href], button:not([disabled])';
+import { seenControls } from './focusables.ts';
 
 /**
  * Up, Down, Home and End along the links and buttons of a column that can be seen, and from the field above it into them.
@@ -35,34 +34,9 @@ function targetOf(root: HTMLElement, listSelector: string, from: HTMLElement, ke
   // In a field, Home and End are the text's.
   if (!isField && (!list.contains(from) || from.matches('input, textarea, select, [contenteditable]'))) return null;
   if (isField && key !== 'ArrowDown') return null;
-  const among = [...list.querySelectorAll<HTMLElement>(targets)].filter(isSeen);
+  const among = seenControls(list);
   const index = among.indexOf(from);
   const next = keyTarget({ key, index, count: among.length, orientation: 'vertical' });
   if (next !== null) return among[next] ?? null;
   return key === 'ArrowUp' && index === 0 ? field : null;
-}
-
-function isSeen(element: HTMLElement): boolean {
-  return element.getClientRects().length > 0 && getComputedStyle(element).visibility === 'visible';
-}
-
-/**
- * Space activates what is a link for those without scripts and a button for all others, as it does any button.
- *
- * @returns ends it
- */
-export function listenForSpace(root: HTMLElement): () => void {
-  const listening = new AbortController();
-  root.addEventListener(
-    'keydown',
-    (event) => {
-      if (event.key !== ' ' || event.defaultPrevented || !(event.target instanceof HTMLElement)) return;
-      if (!event.target.matches('a[role="button"]')) return;
-      // The page must not scroll by it.
-      event.preventDefault();
-      event.target.click();
-    },
-    { signal: listening.signal },
-  );
-  return () => listening.abort();
 }

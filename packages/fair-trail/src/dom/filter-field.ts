@@ -2,8 +2,7 @@
 const fieldSelector = '.ft-filter-field';
 
 /**
- * Follows a field that filters the list beside it: what is typed, Escape, which clears it, and arrow keys, which walk from
- * the field along what is left and back.
+ * Follows a field that filters the list beside it: what is typed, and Escape, which clears it.
  *
  * @param root holds the field and the list
  * @param report told what stands in the field, whenever that is something else

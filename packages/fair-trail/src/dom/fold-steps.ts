@@ -29,13 +29,13 @@ export function watchFold(list: HTMLElement, keep: FoldKeep, report: (fold: Fold
     measure();
   });
   observer.observe(list);
-  // Labels may come late, and letters too.
-  const labels = new MutationObserver(measure);
-  labels.observe(list, { characterData: true, subtree: true });
+  // Another page has other steps; labels may come late, and letters too.
+  const steps = new MutationObserver(measure);
+  steps.observe(list, { childList: true, characterData: true, subtree: true });
   void list.ownerDocument.fonts.ready.then(() => list.isConnected && measure());
   return () => {
     observer.disconnect();
-    labels.disconnect();
+    steps.disconnect();
   };
 }
 

@@ -32,9 +32,10 @@ export { watchFocusWithin, type FocusWatch } from './focus-within.ts';
 export { focusRevealed, watchFold, type FoldKeep } from './fold-steps.ts';
 export { watchEdges } from './edges.ts';
 export { followFilter } from './filter-field.ts';
-export { listenForColumnKeys, listenForSpace } from './column-keys.ts';
+export { listenForColumnKeys } from './column-keys.ts';
+export { listenForSpace } from './space-key.ts';
 export { watchTooltips } from './tooltip.ts';
-export { queryPair, queryValue, withQueryValue } from './query.ts';
+export { queryValue, withQueryValue } from './query.ts';
 export {
   awaitGroup,
   carryOutAnnex,

@@ -1,3 +1,5 @@
+import { queryPair } from '../core/index.ts';
+
 /** Any origin: only the query is looked at. */
 const base = 'https://query.invalid';
 
@@ -15,9 +17,4 @@ export function withQueryValue(url: string, name: string, value: string | null):
     .filter((pair) => pair !== '' && new URLSearchParams(pair).keys().next().value !== name);
   if (value !== null) pairs.push(queryPair(name, value));
   return `${pathname}${pairs.length > 0 ? `?${pairs.join('&')}` : ''}${hash}`;
-}
-
-/** A key and its value, as a query writes them. */
-export function queryPair(name: string, value: string): string {
-  return new URLSearchParams({ [name]: value }).toString();
 }

@@ -1,4 +1,5 @@
 import { keyTarget } from '../core/index.ts';
+import { seenControls } from './focusables.ts';
 
 /**
  * Arrow keys, Home and End along the links and triggers of a bar, and down into an open panel and up out of it. They
@@ -31,10 +32,10 @@ function targetOf(menu: HTMLElement, from: HTMLElement, key: string): HTMLElemen
   if (!panel) {
     const own = from.parentElement?.querySelector<HTMLElement>(':scope > .ft-panel');
     const isOpen = from.getAttribute('aria-expanded') === 'true';
-    if (key === 'ArrowDown' && own && isOpen) return focusable(own)[0] ?? null;
+    if (key === 'ArrowDown' && own && isOpen) return seenControls(own)[0] ?? null;
   }
   const column = panel !== null || style.flexDirection === 'column';
-  const among = focusable(panel ?? menu).filter((element) => panel !== null || !element.closest('.ft-panel'));
+  const among = seenControls(panel ?? menu).filter((element) => panel !== null || !element.closest('.ft-panel'));
   const orientation = column ? 'vertical' : 'horizontal';
   const index = among.indexOf(from);
   const next = keyTarget({ key, index, count: among.length, orientation, direction });
@@ -44,10 +45,4 @@ function targetOf(menu: HTMLElement, from: HTMLElement, key: string): HTMLElemen
     return panel.parentElement?.querySelector<HTMLElement>(':scope > .ft-panel-trigger') ?? null;
   }
   return null;
-}
-
-function focusable(within: HTMLElement): HTMLElement[] {
-  return [...within.querySelectorAll<HTMLElement>('a[href], button:not([disabled])')].filter((element) => {
-    return element.getClientRects().length > 0 && getComputedStyle(element).visibility === 'visible';
-  });
 }

@@ -1,6 +1,7 @@
 import type { AnnexEffect, AnnexEvent, GroupsEvent, OverlayEffect, OverlayEvent } from '../core/index.ts';
 import { whenAnimated } from './animations.ts';
 import { watchFocusWithin } from './focus-within.ts';
+import { seenControls } from './focusables.ts';
 import { listenForLeaving } from './leaving.ts';
 import { coverPage } from './overlay.ts';
 
@@ -41,9 +42,7 @@ function focusAnnex(root: HTMLElement): boolean {
 
 /** What is marked is where a reader begins, else the first thing that takes focus. */
 function focusFirst(panel: HTMLElement | null): void {
-  const seen = [...(panel?.querySelectorAll<HTMLElement>('a[href], button, input') ?? [])].filter(
-    (element) => element.getClientRects().length > 0 && getComputedStyle(element).visibility === 'visible',
-  );
+  const seen = panel ? seenControls(panel, 'input') : [];
   (seen.find((element) => element.getAttribute('aria-current') === 'page') ?? seen[0])?.focus();
 }
 

@@ -194,11 +194,10 @@ test.each([
     annex:
       chosen !== null && spring
         ? {
-            item: spring,
+            of: { item: spring, id: 'spring' },
             chosen,
             leaving: false,
             filter: { filtered: null },
-            search: '',
             hasSlot: false,
             open,
             closing: none,

@@ -12,6 +12,7 @@ import {
   type Position,
 } from '../core/index.ts';
 import { focusRevealed, listenForRowKeys, watchFold } from '../dom/index.ts';
+import { iconSlot } from './slots.ts';
 import { useBrowserLayoutEffect, usePosition, useSurroundings } from './trail-context.ts';
 import { usePanels } from './use-panels.ts';
 import { useRoot } from './use-root.ts';
@@ -120,10 +121,7 @@ export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Br
       slots,
     }),
   );
-  const contents = useMemo(
-    () => ({ separator: () => separator, icon: (name: string) => icon?.(name) ?? null }),
-    [separator, icon],
-  );
+  const contents = useMemo(() => ({ separator: () => separator, icon: iconSlot(icon) }), [separator, icon]);
   if (!view) return null;
   const surroundings = { slots: contents, send };
   const way = <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;

@@ -1,5 +1,6 @@
 import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { footerView } from '../core/index.ts';
+import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
 import { useShared } from './use-shared.ts';
@@ -45,7 +46,7 @@ export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function Footer
     () => ({
       form: () => form,
       foot: () => foot,
-      icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)),
+      icon: iconSlot(icon),
     }),
     [form, foot, icon],
   );

@@ -19,6 +19,7 @@ import {
   type PanelForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchBarSize, watchCondense } from '../dom/index.ts';
+import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
 import { useBarRoom, useBeyond } from './use-bar-room.ts';
@@ -171,7 +172,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
       brand: () => brand,
       start: () => start,
       end: () => end,
-      icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)),
+      icon: iconSlot(icon),
     }),
     [children, brand, start, end, icon],
   );
@@ -195,10 +196,6 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
     />
   );
 });
-
-function isFilled(content: ReactNode): boolean {
-  return content !== undefined && content !== null && content !== false;
-}
 
 function useCondense(root: { readonly current: HTMLElement | null }, givesWay: NavbarProps['givesWay']): boolean {
   const [away, setAway] = useState(false);

@@ -1,15 +1,17 @@
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import {
+  annexItems,
   frameOf,
-  itemKey,
   sidebarView,
   type AnnexEvent,
+  type AnnexItem,
   type GroupsEvent,
   type MenuItem,
   type OverlayEvent,
   type SidebarNarrowForm,
 } from '../core/index.ts';
-import { keepMarkedInView, listenForColumnKeys, listenForSpace, queryPair, watchTooltips } from '../dom/index.ts';
+import { keepMarkedInView, listenForColumnKeys, listenForSpace, watchTooltips } from '../dom/index.ts';
+import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
 import { useMemory } from './use-memory.ts';
@@ -109,12 +111,12 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   const idPrefix = useId();
   const root = useRoot(ref);
 
-  const annexItems = useAnnexItems(items, annexIds.join('\n'));
-  const annexKeys = useMemo(() => new Set(annexItems.keys()), [annexItems]);
+  const annexes = useAnnexItems(items, annexIds.join('\n'));
+  const annexKeys = useMemo(() => new Set(annexes.keys()), [annexes]);
 
   const [overlay, sendToOverlay] = useOverlay({ rootRef: root, covers: whenNarrow === 'cover', expanded, onToggle });
   const [groups, sendToGroups] = useGroups({ rootRef: root, items, name, one: groupsOpen === 'one' });
-  const [annex, sendToAnnex] = useAnnex(root, annexParameter, (id) => annexItems.has(id));
+  const [annex, sendToAnnex] = useAnnex(root, annexParameter, (id) => annexes.has(id));
   const [railState, setRail] = useRail({
     name,
     narrowed,
@@ -140,8 +142,8 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     }
   });
 
-  const shown = annex.shown === null ? undefined : annexItems.get(annex.shown);
-  const inAnnex = useFilter(root, search && shown ? `[id="${idPrefix}-annex"]` : null, shown?.items ?? noItems);
+  const shown = annex.shown === null ? undefined : annexes.get(annex.shown);
+  const inAnnex = useFilter(root, search && shown ? `[id="${idPrefix}-annex"]` : null, shown?.item.items ?? noItems);
   const open = useMemo(() => new Set(groups.open), [groups.open]);
   const closing = useMemo(() => new Set(groups.closing), [groups.closing]);
 
@@ -155,11 +157,11 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   }, [root]);
   const hasAnnexes = annexKeys.size > 0;
   useEffect(() => (hasAnnexes && root.current ? listenForSpace(root.current) : undefined), [root, hasAnnexes]);
-  const shownKey = shown && itemKey(shown);
+  const shownId = shown?.id;
   useEffect(() => {
-    const column = shownKey === undefined ? null : root.current?.querySelector<HTMLElement>('.ft-annex');
+    const column = shownId === undefined ? null : root.current?.querySelector<HTMLElement>('.ft-annex');
     return column ? listenForColumnKeys(column, '.ft-menu') : undefined;
-  }, [root, shownKey]);
+  }, [root, shownId]);
   useEffect(() => {
     const tip = isRail ? root.current?.querySelector<HTMLElement>('.ft-tooltip') : null;
     return tip && root.current ? watchTooltips(root.current, tip) : undefined;
@@ -175,16 +177,14 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
       idPrefix,
       tree: { open, closing, ...(markers && { markers }) },
       annexKeys,
-      annexSearch: (key) => queryPair(annexParameter, key),
+      annexParameter,
       annex: shown
         ? {
-            item: shown,
+            of: shown,
             chosen: annex.chosen,
             leaving: annex.leaving,
             filter: search ? { filtered: inAnnex } : null,
-            search: queryPair(annexParameter, itemKey(shown)),
             hasSlot: panel !== undefined,
-            headingLevel,
             open,
             closing,
           }
@@ -207,7 +207,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
       start: () => start,
       foot: () => foot,
       panel: (about: string) => panel?.(about),
-      icon: (iconName: string) => (iconName === '' ? null : (icon?.(iconName) ?? null)),
+      icon: iconSlot(icon),
     }),
     [children, start, foot, panel, icon],
   );
@@ -226,20 +226,8 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
 const noItems: readonly MenuItem[] = [];
 
 /** By what the list says, since an app may well make it anew for each drawing. */
-function useAnnexItems(items: readonly MenuItem[], ids: string): ReadonlyMap<string, MenuItem> {
-  return useMemo(() => annexesAmong(items, ids.split('\n')), [items, ids]);
-}
-
-/** The items that open in an annex, by their keys. */
-function annexesAmong(items: readonly MenuItem[], ids: readonly string[]): ReadonlyMap<string, MenuItem> {
-  const found = new Map<string, MenuItem>();
-  const look = (item: MenuItem) => {
-    if (item.entry && ids.includes(item.entry.id) && item.kind === 'link' && item.items.length > 0)
-      found.set(itemKey(item), item);
-    else for (const child of item.items) look(child);
-  };
-  for (const item of items) look(item);
-  return found;
+function useAnnexItems(items: readonly MenuItem[], ids: string): ReadonlyMap<string, AnnexItem> {
+  return useMemo(() => annexItems(items, ids.split('\n')), [items, ids]);
 }
 
 interface RailSettings {
@@ -260,8 +248,4 @@ function useRail({ name, narrowed, onNarrow, onChange }: RailSettings) {
   };
   const state = isRail ? 'narrow' : narrowed === undefined && !isKnown ? 'unknown' : 'full';
   return [state, setRail] as const;
-}
-
-function isFilled(content: ReactNode): boolean {
-  return content !== undefined && content !== null && content !== false;
 }

@@ -1,6 +1,7 @@
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { itemKey, tabLinksView, type DisclosuresEvent } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchEdges } from '../dom/index.ts';
+import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
 import { usePanels } from './use-panels.ts';
@@ -47,7 +48,7 @@ export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks
       wording,
     }),
   );
-  const slots = useMemo(() => ({ icon: (name: string) => (name === '' ? null : (icon?.(name) ?? null)) }), [icon]);
+  const slots = useMemo(() => ({ icon: iconSlot(icon) }), [icon]);
   const surroundings = { slots, send: (event: unknown) => sendToPanels(event as DisclosuresEvent), marks };
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
 });

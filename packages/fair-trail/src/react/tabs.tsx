@@ -1,6 +1,5 @@
 import {
   createContext,
-  createElement,
   forwardRef,
   useCallback,
   useContext,
@@ -17,6 +16,7 @@ import {
   nextTabs,
   tablistView,
   tabpanelView,
+  tabsView,
   tabView,
   type TabDescription,
   type TablistViewOptions,
@@ -33,6 +33,7 @@ import {
   type FocusWatch,
   withQueryValue,
 } from '../dom/index.ts';
+import { iconSlot, isFilled } from './slots.ts';
 import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
 import { useRoot } from './use-root.ts';
@@ -40,7 +41,7 @@ import { useShared } from './use-shared.ts';
 import { useStable } from './use-stable.ts';
 import { ViewRoot } from './view.tsx';
 
-export interface TabsProps extends Omit<HTMLAttributes<HTMLDivElement>, 'onSelect'> {
+export interface TabsProps extends Omit<HTMLAttributes<HTMLElement>, 'onSelect'> {
   /** The tabs, in their order. They may change: where the selected one goes, the next takes its place. */
   readonly tabs: readonly TabDescription[];
   /** The name of the tablist. */
@@ -87,17 +88,9 @@ function useTabs(): TabsContextValue {
 }
 
 /** Tabs with panels. It holds a `Tablist`, and a `Tabpanel` for each tab. */
-export const Tabs = forwardRef<HTMLDivElement, TabsProps>(function Tabs(props, ref) {
+export const Tabs = forwardRef<HTMLElement, TabsProps>(function Tabs(props, ref) {
   const { tabs, label, selected, initial, onSelect, activation = 'automatic', linkedTo, ...behind } = props;
-  const {
-    orientation = 'horizontal',
-    widths = 'natural',
-    panels = 'all',
-    icon,
-    children,
-    className,
-    ...attributes
-  } = behind;
+  const { orientation = 'horizontal', widths = 'natural', panels = 'all', icon, children, ...attributes } = behind;
   const idPrefix = useId();
   const root = useRoot(ref);
   const [linked, link] = useLinked(linkedTo);
@@ -166,12 +159,11 @@ export const Tabs = forwardRef<HTMLDivElement, TabsProps>(function Tabs(props, r
     }),
     [tabs, state, label, idPrefix, orientation, widths, icon, isPresent, send],
   );
-  const classes = ['ft-tabs', className].filter(Boolean).join(' ');
+  const view = useShared(tabsView(orientation));
+  const slots = useMemo(() => ({ children: () => children }), [children]);
   return (
     <TabsContext.Provider value={value}>
-      <div {...attributes} ref={root} className={classes} data-ft-orientation={orientation}>
-        {children}
-      </div>
+      <ViewRoot view={view} surroundings={{ slots, send: nothing }} attributes={attributes} elementRef={root} />
     </TabsContext.Provider>
   );
 });
@@ -218,13 +210,10 @@ export const Tablist = forwardRef<HTMLElement, TablistProps>(function Tablist({ 
   );
   useEffect(() => (root.current ? keepMarkedInView(root.current, '[aria-selected="true"]') : undefined), [root]);
   useEffect(() => (root.current ? watchEdges(root.current) : undefined), [root, tabs]);
-  const isOwn = children !== undefined && children !== null;
+  const isOwn = isFilled(children);
   const full = useShared(tablistView(options));
   const view = useMemo(() => (isOwn ? { ...full, children: [childrenSlot] } : full), [full, isOwn]);
-  const slots = useMemo(
-    () => ({ children: () => children, icon: (name: string) => icon?.(name) ?? null }),
-    [children, icon],
-  );
+  const slots = useMemo(() => ({ children: () => children, icon: iconSlot(icon) }), [children, icon]);
   const surroundings = { slots, send: send as (event: unknown) => void };
   return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
 });
@@ -237,21 +226,23 @@ export interface TabProps extends HTMLAttributes<HTMLElement> {
 }
 
 /** One tab, with content of its own. Nothing where there is no tab of that id. */
-export function Tab({ id, children, ...attributes }: TabProps): ReactNode {
+export const Tab = forwardRef<HTMLElement, TabProps>(function Tab({ id, children, ...attributes }, ref) {
   const { view: options, send, icon } = useTabs();
   const tab = options.tabs.find((one) => one.id === id);
   const view = useShared(tab ? tabView(tab, options) : null);
-  const isOwn = children !== undefined && children !== null;
-  const slots = useMemo(
-    () => ({ children: () => children, icon: (name: string) => icon?.(name) ?? null }),
-    [children, icon],
-  );
+  const isOwn = isFilled(children);
+  const slots = useMemo(() => ({ children: () => children, icon: iconSlot(icon) }), [children, icon]);
   if (!view) return null;
   const shown = isOwn ? { ...view, children: [childrenSlot] } : view;
   return (
-    <ViewRoot view={shown} surroundings={{ slots, send: send as (event: unknown) => void }} attributes={attributes} />
+    <ViewRoot
+      view={shown}
+      surroundings={{ slots, send: send as (event: unknown) => void }}
+      attributes={attributes}
+      elementRef={ref}
+    />
   );
-}
+});
 
 export interface TabpanelProps extends HTMLAttributes<HTMLElement> {
   /** Of the tab that shows it. */
@@ -259,7 +250,8 @@ export interface TabpanelProps extends HTMLAttributes<HTMLElement> {
 }
 
 /** What a tab shows. */
-export function Tabpanel({ id, children, ...attributes }: TabpanelProps): ReactNode {
+export const Tabpanel = forwardRef<HTMLElement, TabpanelProps>(function Tabpanel(props, ref) {
+  const { id, children, ...attributes } = props;
   const { view: options, isPresent } = useTabs();
   const tab = options.tabs.find((one) => one.id === id);
   const selected = options.state.selected === id;
@@ -267,7 +259,7 @@ export function Tabpanel({ id, children, ...attributes }: TabpanelProps): ReactN
   const view = useShared(tab ? tabpanelView({ id, label: tab.label, selected, idPrefix }) : null);
   const slots = useMemo(() => ({ content: () => children }), [children]);
   if (!view || !isPresent(id)) return null;
-  return createElement(ViewRoot, { view, surroundings: { slots, send: nothing }, attributes });
-}
+  return <ViewRoot view={view} surroundings={{ slots, send: nothing }} attributes={attributes} elementRef={ref} />;
+});
 
 const nothing = () => undefined;

@@ -1,6 +1,7 @@
 import {
   createContext,
   createElement,
+  forwardRef,
   memo,
   useContext,
   version,
@@ -113,7 +114,7 @@ export interface PartProps extends HTMLAttributes<HTMLElement> {
 }
 
 /** One part of the component around it, wherever the app's own markup wants it. Nothing where there is none now. */
-export function Part({ name, className, ...attributes }: PartProps): ReactNode {
+export const Part = forwardRef<HTMLElement, PartProps>(function Part({ name, className, ...attributes }, ref) {
   const view = useContext(PartsContext);
   const send = useContext(SendContext);
   const part = view && partOf(view, name);
@@ -130,7 +131,18 @@ export function Part({ name, className, ...attributes }: PartProps): ReactNode {
     return [event, handleBoth];
   });
   const props = { ...propsOf(part), ...attributes, ...(Object.fromEntries(both) as object), className: classes };
-  return printElement(part, props);
+  return <PrintedPartElement node={part} attributes={props} elementRef={ref} />;
+});
+
+interface PartElementProps {
+  readonly node: ViewElement;
+  readonly attributes: Readonly<Record<string, unknown>>;
+  readonly elementRef: Ref<HTMLElement>;
+}
+
+function PrintedPartElement({ node, attributes, elementRef }: PartElementProps): ReactNode {
+  // A link component of the app's own may know of no ref: it is given one only where somebody wants it.
+  return printElement(node, elementRef ? { ...attributes, ref: elementRef } : attributes);
 }
 
 interface MarkProps {

@@ -148,6 +148,11 @@ export const deep: SiteDefinition = {
               ],
             },
             { id: 'spring', label: 'Spring migration 2026', href: '/log/seasons/spring' },
+            {
+              id: 'winter',
+              label: 'The winter in which the causeway lay under ice for seven weeks',
+              href: '/log/seasons/winter',
+            },
           ],
         },
       ],

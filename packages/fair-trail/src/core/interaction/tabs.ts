@@ -91,6 +91,7 @@ function walk(state: TabsState, { key, orientation, direction }: TabsEvent & { r
 }
 
 function change(state: TabsState, tabs: readonly TabOption[], focusWithin: boolean): Step {
+  if (tabs === state.tabs) return to(state);
   const left = enabled(tabs);
   const isLeft = (id: string | null) => left.some((tab) => tab.id === id);
   if (isLeft(state.selected)) {

@@ -1,16 +1,16 @@
 import type { Filtered } from '../site/filter.ts';
-import type { MenuItem } from '../site/menu-item.ts';
+import { queryPair } from '../site/query.ts';
 import type { Wording } from '../wording.ts';
 import { closeView } from './close-view.ts';
 import { filterView } from './filter-view.ts';
-import { linkView } from './menu-view.ts';
-import { treeView } from './tree-view.ts';
+import { itemKey, linkView } from './menu-view.ts';
+import { treeView, type AnnexItem } from './tree-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
 
 export interface AnnexViewOptions {
   readonly id: string;
-  /** The item that it belongs to. */
-  readonly item: MenuItem;
+  /** The item that it belongs to, and its id: the groups in the annex go on from that. */
+  readonly of: AnnexItem;
   /** The key of the item that the address asks for: another one while this leaves. */
   readonly chosen: string | null;
   /** Whether it is on its way out, and to be seen still. */
@@ -23,8 +23,8 @@ export interface AnnexViewOptions {
   readonly headingLevel?: 2 | 3 | 4;
   readonly icons: boolean;
   readonly wording: Wording;
-  /** The query that keeps it open, for its links to carry on. */
-  readonly search: string;
+  /** The key of the query that keeps it open: its links carry it on. */
+  readonly parameter: string;
   /** The ids of its groups that are open, and of those that are closing. */
   readonly open: ReadonlySet<string>;
   readonly closing: ReadonlySet<string>;
@@ -34,7 +34,9 @@ const noKeys: ReadonlySet<string> = new Set();
 
 /** The second panel that grows out of a sidebar: what is below one of its items, with a field and a list of its own. */
 export function annexView(options: AnnexViewOptions): ViewElement {
-  const { id, item, filter = null, search, leaving, wording, icons, headingLevel = 2 } = options;
+  const { id, of, filter = null, parameter, leaving, wording, icons, headingLevel = 2 } = options;
+  const { item } = of;
+  const search = queryPair(parameter, itemKey(item));
   const titleId = `${id}-title`;
   const filtered = filter?.filtered ?? null;
   const title = element(
@@ -51,7 +53,7 @@ export function annexView(options: AnnexViewOptions): ViewElement {
     open: options.open,
     closing: options.closing,
     filtered,
-    annex: { keys: noKeys, id, chosen: null, searchOf: () => search },
+    annex: { keys: noKeys, id, chosen: null, parameter },
   };
   return element(
     'nav',
@@ -62,7 +64,7 @@ export function annexView(options: AnnexViewOptions): ViewElement {
         closeView('ft-annex-close', { type: 'close-annex' }, wording),
       ]),
       filter && filterView({ id: `${id}-filter`, filtered, wording }),
-      treeView(item.items, annexRoot, tree),
+      treeView(item.items, of.id, tree),
       options.hasSlot
         ? element('div', { class: 'ft-annex-panel' }, [slot('panel', item.label)], { key: 'panel' })
         : null,
@@ -71,6 +73,3 @@ export function annexView(options: AnnexViewOptions): ViewElement {
     { key: `annex/${item.entry?.id ?? item.label}` },
   );
 }
-
-/** Under which the groups in an annex are told from those beside it. */
-const annexRoot = 'annex';

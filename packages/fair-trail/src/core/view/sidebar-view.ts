@@ -24,10 +24,10 @@ export interface SidebarViewOptions {
   readonly tree: Omit<TreeViewOptions, 'annex' | 'filtered' | 'idPrefix' | 'wording' | 'icons' | 'monograms'>;
   /** The keys of the items that open in the annex. Default: none. */
   readonly annexKeys?: ReadonlySet<string>;
-  /** The query, without its question mark, that opens the annex of an item. Default: `annex=` and its key. */
-  readonly annexSearch?: (key: string) => string;
+  /** The key of the query that says which annex is open. Default: `annex`. */
+  readonly annexParameter?: string;
   /** The open annex; null for none. Default: null. */
-  readonly annex?: Omit<AnnexViewOptions, 'id' | 'wording' | 'icons'> | null;
+  readonly annex?: Omit<AnnexViewOptions, 'id' | 'parameter' | 'wording' | 'icons' | 'headingLevel'> | null;
   /** The level of the titles of sections. Default: 2. */
   readonly headingLevel?: 2 | 3 | 4;
   /** Whether there is a field that filters, and what is left of the items; null for all. Default: no field. */
@@ -49,7 +49,8 @@ export interface SidebarViewOptions {
 
 /** A sidebar: its toggle where room is short, a head with what works on the list, the list in sections, and a foot. */
 export function sidebarView(options: SidebarViewOptions): ViewElement {
-  const { name, rail = null, annex = null, slots, wording, closing, covers = false } = options;
+  const { name, rail = null, annex = null, slots, wording, closing, covers = false, headingLevel = 2 } = options;
+  const { annexParameter: parameter = 'annex' } = options;
   const isBeneath = covers && annex !== null && !annex.leaving;
   const panelId = `${options.idPrefix}-panel`;
   const annexId = `${options.idPrefix}-annex`;
@@ -70,7 +71,7 @@ export function sidebarView(options: SidebarViewOptions): ViewElement {
   return element('div', attributes, [
     toggleView(options, panelId),
     panel,
-    annex && annexView({ ...annex, id: annexId, wording, icons: slots.icon }),
+    annex && annexView({ ...annex, id: annexId, parameter, wording, icons: slots.icon, headingLevel }),
     rail === null ? null : element('div', { class: 'ft-tooltip', 'aria-hidden': 'true' }, [], { key: 'tooltip' }),
   ]);
 }
@@ -105,10 +106,6 @@ function railButtonView(isNarrow: boolean, wording: Wording): ViewElement {
   return element('button', attributes, [sign, label], { key: 'rail', on: { click: { type: 'rail' } } });
 }
 
-function searchOf(key: string): string {
-  return `annex=${encodeURIComponent(key)}`;
-}
-
 function navigationView(options: SidebarViewOptions, annexId: string): ViewElement {
   const {
     items,
@@ -118,7 +115,7 @@ function navigationView(options: SidebarViewOptions, annexId: string): ViewEleme
     slots,
     annex = null,
     annexKeys = new Set<string>(),
-    annexSearch = searchOf,
+    annexParameter: parameter = 'annex',
   } = options;
   const tree: TreeViewOptions = {
     ...options.tree,
@@ -127,7 +124,7 @@ function navigationView(options: SidebarViewOptions, annexId: string): ViewEleme
     icons: slots.icon,
     monograms: options.rail !== undefined && options.rail !== null,
     filtered: search?.filtered ?? null,
-    annex: { keys: annexKeys, id: annexId, chosen: annex?.chosen ?? null, searchOf: annexSearch },
+    annex: { keys: annexKeys, id: annexId, chosen: annex?.chosen ?? null, parameter },
   };
   const sections = inSections(items).map((section, index) => sectionView(section, index, options, tree));
   const attributes = {

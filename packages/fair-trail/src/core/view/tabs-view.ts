@@ -31,6 +31,11 @@ export interface TablistViewOptions {
   readonly panels: readonly string[];
 }
 
+/** Tabs with their panels, which the app arranges: a tablist, and a panel for each tab. */
+export function tabsView(orientation: TabsOrientation): ViewElement {
+  return element('div', { class: 'ft-tabs', 'data-ft-orientation': orientation }, [slot('children')]);
+}
+
 /** The row of tabs, after the tabs pattern of the ARIA Authoring Practices. */
 export function tablistView(options: TablistViewOptions): ViewElement {
   const { tabs, label, orientation, fills } = options;

@@ -2,6 +2,7 @@ import { pathSeparator } from '../interaction/groups.ts';
 import type { Filtered } from '../site/filter.ts';
 import type { Marks } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
+import { queryPair } from '../site/query.ts';
 import { itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
 import { groupButtonView, panelButtonView } from './panel-view.ts';
 import { documentId, element, type ViewElement } from './view.ts';
@@ -20,8 +21,8 @@ export interface TreeViewOptions extends MenuViewOptions {
     readonly keys: ReadonlySet<string>;
     readonly id: string;
     readonly chosen: string | null;
-    /** The query that opens the annex of an item. */
-    readonly searchOf: (key: string) => string;
+    /** The key of the query that says which is open. */
+    readonly parameter: string;
   };
 }
 
@@ -86,7 +87,7 @@ function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewEl
 function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement {
   const { annex, filtered } = options;
   const key = itemKey(item);
-  const link = linkView(item, { ...options, search: annex.searchOf(key) }, filtered?.ranges.get(item));
+  const link = linkView(item, { ...options, search: queryPair(annex.parameter, key) }, filtered?.ranges.get(item));
   const attributes = {
     ...link.attributes,
     class: 'ft-link ft-annex-trigger',
@@ -124,6 +125,28 @@ export function allGroups(items: readonly MenuItem[], parent = ''): readonly str
     const { id, ids } = idsOf(item, parent);
     return [...ids, ...allGroups(item.items, id)];
   });
+}
+
+/** An item that opens in an annex, and what tells it from all others of its menu: the groups in it go on from that. */
+export interface AnnexItem {
+  readonly item: MenuItem;
+  readonly id: string;
+}
+
+/** The items of a menu that open in an annex, by their keys: pages of these entries that hold others. */
+export function annexItems(
+  items: readonly MenuItem[],
+  entryIds: readonly string[],
+  parent = '',
+): ReadonlyMap<string, AnnexItem> {
+  const found = new Map<string, AnnexItem>();
+  for (const item of items) {
+    if (item.items.length === 0) continue;
+    const { id } = idsOf(item, parent);
+    if (item.kind === 'link' && entryIds.includes(item.entry?.id ?? '')) found.set(itemKey(item), { item, id });
+    else for (const [key, below] of annexItems(item.items, entryIds, id)) found.set(key, below);
+  }
+  return found;
 }
 
 /** A group that exists only in the menu, on the first level, is a section: it is always open, and has no id. */

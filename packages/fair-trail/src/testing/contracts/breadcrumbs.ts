@@ -105,6 +105,17 @@ export function breadcrumbsContract(mount: MountBreadcrumbs): void {
       await expect.element(unfold).not.toBeInTheDocument();
     });
 
+    test('fold anew for another page with as many steps', async () => {
+      await page.viewport(620, 700);
+      const { update } = mount({ url: '/log/seasons/spring' });
+      await expect.element(link('Ringing log')).toBeVisible();
+      await expect.element(unfold).not.toBeInTheDocument();
+      update({ url: '/log/seasons/winter' });
+      await expect.element(unfold).toBeVisible();
+      update({ url: '/log/seasons/spring' });
+      await expect.element(unfold).not.toBeInTheDocument();
+    });
+
     test('fold as asked, whatever the room', async () => {
       const { update } = mount({ url: round, fold: 'always', keepFirst: 2, keepLast: 1 });
       await expect.element(unfold).toHaveAccessibleName('Show 3 more steps');

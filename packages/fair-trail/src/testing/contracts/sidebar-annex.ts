@@ -103,6 +103,24 @@ export function sidebarAnnexContract(mount: MountSidebar): void {
       await expect.element(autumn).toHaveFocus();
     });
 
+    test('has groups that hold the page open, as a sidebar has, and remembers those of the reader', async () => {
+      const within: SidebarRequest = { annex: ['nets'], url: '/nets/reedbed/east?annex=nets' };
+      const { unmount } = mount(within);
+      const rides = annex('Nets').getByRole('button', { name: 'Pages in Reedbed rides' });
+      await expect.element(rides).toHaveAttribute('aria-expanded', 'true');
+      await expect
+        .element(annex('Nets').getByRole('link', { name: 'East ride' }))
+        .toHaveAttribute('aria-current', 'page');
+      unmount();
+      const elsewhere = mount({ ...within, url: '/?annex=nets' });
+      await expect.element(rides).toHaveAttribute('aria-expanded', 'false');
+      await rides.click();
+      await expect.element(annex('Nets').getByRole('link', { name: 'West ride' })).toBeVisible();
+      elsewhere.unmount();
+      mount({ ...within, url: '/?annex=nets' });
+      await expect.element(rides).toHaveAttribute('aria-expanded', 'true');
+    });
+
     test('lies over the open sidebar where room is short, and Escape closes one after the other', async () => {
       await page.viewport(400, 700);
       mount(request);
