@@ -36,3 +36,37 @@ await build({
     },
   },
 });
+
+// The sheet that the command writes: one script with all that it needs, since a page on a disk can load no modules, and
+// the styles of the specimens as one file, since a constructed stylesheet can import none.
+const sheet = path.join(root, 'packages/cli/dist/sheet-page');
+await build({
+  configFile: false,
+  logLevel: 'warn',
+  root: library,
+  define: { 'process.env.NODE_ENV': '"production"' },
+  build: {
+    outDir: sheet,
+    emptyOutDir: true,
+    lib: {
+      entry: path.join(library, 'src/sheet/page.tsx'),
+      formats: ['iife'],
+      name: 'fairTrailSheetPage',
+      fileName: () => 'sheet.js',
+    },
+  },
+});
+await build({
+  configFile: false,
+  logLevel: 'warn',
+  root: library,
+  build: {
+    outDir: sheet,
+    emptyOutDir: false,
+    cssMinify: false,
+    rolldownOptions: {
+      input: { specimens: path.join(library, 'src/styles/index.css'), sheet: path.join(library, 'src/styles/sheet.css') },
+      output: { assetFileNames: '[name].css' },
+    },
+  },
+});

@@ -29,7 +29,10 @@ function early(): Plugin {
   };
 }
 
+const page = (name: string) => fileURLToPath(new URL(name, import.meta.url));
+
 export default defineConfig({
+  build: { rolldownOptions: { input: [page('index.html'), page('sheet.html')] } },
   plugins: [react(), early()],
   // The site file and the content stand beside this app, for the apps in other frameworks to use too.
   server: { fs: { allow: ['../..'] } },

@@ -13,25 +13,13 @@ import {
   usePosition,
   useTrail,
 } from 'fair-trail/react';
-import { autumnSessions, springSessions, type DeskSession } from '../../observatory/content/desk.ts';
-import { speciesRecords } from '../../observatory/content/species.ts';
+import { Brand } from './brand.tsx';
 import { icon } from './icons.tsx';
 import { pages } from './pages/index.ts';
 import { Denied, Failed, NotFound } from './pages/missing.tsx';
+import { badges, records } from './records.ts';
 import { site } from './site.ts';
 
-const sessionRecords = (sessions: readonly DeskSession[]) =>
-  sessions.map(({ slug, label }) => ({ params: { session: slug }, label }));
-const records = {
-  species: speciesRecords,
-  'autumn-sessions': sessionRecords(autumnSessions),
-  'spring-sessions': sessionRecords(springSessions),
-};
-/** What has come in since the last visit. */
-const badges = {
-  'desk-check': { text: '2', spoken: '2 sessions' },
-  'log-sessions': { text: '3', spoken: '3 new sessions' },
-};
 const ringer = ['ringer'];
 const nobody: string[] = [];
 
@@ -100,20 +88,6 @@ function DeskSidebar(): ReactNode {
       annex={seasons}
       panel={(season) => <p className="annex-note">Paper sheets of {season.toLowerCase()} lie in the green drawer.</p>}
     />
-  );
-}
-
-function Brand(): ReactNode {
-  return (
-    <>
-      <svg className="brand-mark" viewBox="0 0 32 32" aria-hidden="true">
-        <path className="brand-board" d="M4 0h24l4 4v24l-4 4H4l-4-4V4z" />
-        <path className="brand-bird" d="M5 24h22M8 19c4-1 6-4 8-10 1 5 4 9 9 10M16 9v10" />
-      </svg>
-      <span>
-        Marram Point <span className="brand-second">Bird Observatory</span>
-      </span>
-    </>
   );
 }
 

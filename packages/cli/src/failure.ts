@@ -23,11 +23,14 @@ export const failureCodes = [
   'bad-address',
   'bad-color',
   'token-problems',
+  'theme-incomplete',
+  'no-browser',
+  'port-taken',
 ] as const;
 
 export type FailureCode = (typeof failureCodes)[number];
 
-/** Ends the command with a line for the error stream and the exit code of bad input. */
+/** Ends the command with a line for the error stream and an exit code: 3 where there is no browser, else that of bad input. */
 export class Failure extends Error {
   override readonly name = 'Failure';
   readonly code: FailureCode;
@@ -35,5 +38,9 @@ export class Failure extends Error {
   constructor(code: FailureCode, message: string) {
     super(message);
     this.code = code;
+  }
+
+  get exitCode(): number {
+    return this.code === 'no-browser' ? 3 : 2;
   }
 }

@@ -5,6 +5,7 @@ import { Failure, type FailureCode } from './failure.ts';
 import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
 import { addConvertCommand } from './commands/convert-command.ts';
+import { addSheetCommand } from './commands/sheet-command.ts';
 import { addShowCommand } from './commands/show-command.ts';
 import { addStylesCommand } from './commands/styles-command.ts';
 import { addTokensCommand } from './commands/tokens-command.ts';
@@ -30,6 +31,7 @@ addCompareCommand(program, version);
 addConvertCommand(program);
 addStylesCommand(program);
 addTokensCommand(program);
+addSheetCommand(program);
 
 function failureLine(message: string, code: FailureCode): string {
   return `${errorColors.red('fair-trail:')} ${message} [${code}]`;
@@ -48,7 +50,7 @@ try {
     process.exitCode = error.exitCode === 0 ? 0 : 2;
   } else if (error instanceof Failure) {
     process.stderr.write(`${failureLine(error.message, error.code)}\n`);
-    process.exitCode = 2;
+    process.exitCode = error.exitCode;
   } else {
     throw error;
   }

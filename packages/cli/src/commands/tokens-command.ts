@@ -1,22 +1,18 @@
-import { createRequire } from 'node:module';
 import { Option, type Command } from 'commander';
 import {
   checkPalette,
   deriveTheme,
   readHex,
-  readTokens,
   tokensCss,
   writeHex,
   writeTokens,
   type Color,
   type PairResult,
-  type Theme,
   type TokenThemes,
 } from 'fair-trail/color';
 import { outputColors as colors } from '../colors.ts';
 import { Failure } from '../failure.ts';
-import { readJson } from '../input/json-document.ts';
-import { readText } from '../input/read-file.ts';
+import { ownTokens, readThemeFile } from '../input/theme-file.ts';
 import { printable } from '../printable.ts';
 import { table } from '../report/table.ts';
 import { writeFiles } from '../writers/write-files.ts';
@@ -49,7 +45,7 @@ function tokens(file: string | undefined, options: TokensOptions): void {
   if (file !== undefined && options.from) {
     throw new Failure('bad-usage', 'Give a tokens file or --from, and not both: a theme comes from one of them.');
   }
-  const read = options.from ? derived(options.from) : readFile(file ?? ownTokens());
+  const read = options.from ? derived(options.from) : readThemeFile(file ?? ownTokens());
   const results = Object.entries(read.themes).flatMap(([theme, schemes]) =>
     (['light', 'dark'] as const).map((scheme) => ({ theme, scheme, pairs: checkPalette(schemes[scheme]) })),
   );
@@ -64,10 +60,6 @@ function tokens(file: string | undefined, options: TokensOptions): void {
   process.stderr.write(`Wrote ${printable(options.out)}.\n`);
 }
 
-function ownTokens(): string {
-  return createRequire(import.meta.url).resolve('fair-trail/tokens.json');
-}
-
 function derived(texts: readonly string[]): TokenThemes {
   const [brand, second, ...more] = texts.map(readBrandColor);
   if (!brand || more.length > 0) throw new Failure('bad-usage', '--from takes one color or two.');
@@ -78,27 +70,6 @@ function readBrandColor(text: string): Color {
   const color = readHex(text);
   if (!color) throw new Failure('bad-color', `"${printable(text)}" is no color. Write it as "#rrggbb", in quotes.`);
   return color;
-}
-
-function readFile(file: string): TokenThemes {
-  const document = readJson(readText(file), file);
-  // A theme that says only what it changes takes the rest from the library's own.
-  const own = file === ownTokens() ? undefined : readFile(ownTokens()).themes['default'];
-  const read = readTokens(document.value, own ?? ({} as Theme));
-  if (read.problems.length > 0) {
-    const lines = read.problems.map(({ pointer, message }) => {
-      const { line, column } = document.placeOf(document.offsetOf(pointer));
-      return `${printable(file)}:${line}:${column} ${printable(pointer)}: ${printable(message)}`;
-    });
-    throw new Failure('token-problems', lines.join('\n'));
-  }
-  if (Object.keys(read.themes).length === 0) {
-    throw new Failure(
-      'token-problems',
-      `${printable(file)} holds no theme. Begin with { "color": { "default": { … } } }.`,
-    );
-  }
-  return read;
 }
 
 function themeText(place: string, read: TokenThemes): string {

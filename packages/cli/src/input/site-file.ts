@@ -1,6 +1,5 @@
 import { statSync } from 'node:fs';
 import path from 'node:path';
-import { createJiti } from 'jiti';
 import { checkSite, type Problem, type Site } from 'fair-trail';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
@@ -55,6 +54,8 @@ async function readModule(file: string): Promise<CheckedSiteFile> {
   const shown = printable(file);
   if (!statSync(file, { throwIfNoEntry: false })) throw new Failure('file-missing', `There is no file "${shown}".`);
   const absolute = path.resolve(file);
+  // Only a module needs what loads modules.
+  const { createJiti } = await import('jiti');
   let module: Record<string, unknown>;
   try {
     module = await createJiti(absolute, { fsCache: false, interopDefault: false }).import<Record<string, unknown>>(

@@ -1,15 +1,16 @@
-import { existsSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 
 export interface OutputFile {
   readonly path: string;
-  readonly text: string;
+  readonly text: string | Uint8Array;
 }
 
 /**
- * Writes all files or none: each beside its place first, and moved there when all are written.
+ * Writes all files or none: each beside its place first, and moved there when all are written. A folder that is not there
+ * yet is made.
  *
  * @throws Failure where a file is there already and may not be replaced, or cannot be written
  */
@@ -23,6 +24,7 @@ export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): v
     return { ...file, draft: path.join(dir, `.${base}.${process.pid}.part`) };
   });
   try {
+    for (const { draft } of drafts) mkdirSync(path.dirname(draft), { recursive: true });
     for (const { draft, text } of drafts) writeFileSync(draft, text, { flag: 'wx' });
     for (const { draft, path: place } of drafts) renameSync(draft, place);
   } catch (error) {

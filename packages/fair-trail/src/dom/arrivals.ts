@@ -3,6 +3,7 @@ import { contentStart, focusOnce } from './focus.ts';
 import { tryUntilDone } from './patience.ts';
 import { placesOf, type Places } from './places.ts';
 import { hashTarget, scrollToHash } from './scroll.ts';
+import { isHtmlElement } from './nodes.ts';
 
 /**
  * How a reader learns of a new page: `focus` moves to its heading, or its title is said (`announce`) and focus stays;
@@ -83,7 +84,7 @@ export class Arrivals {
     const { document } = this.#window;
     const focusContent = () => {
       const target = hashTarget(document, hash);
-      const start = target instanceof HTMLElement ? target : contentStart(document, content?.element ?? null);
+      const start = isHtmlElement(target) ? target : contentStart(document, content?.element ?? null);
       if (start) focusOnce(start);
     };
     if (key === null || !this.#places.hasLink(key)) {

@@ -1,3 +1,5 @@
+import { isElement, isHtmlElement } from './nodes.ts';
+
 /** A link that the browser would follow in this very tab, on a plain click. */
 export interface FollowedLink {
   readonly url: URL;
@@ -41,11 +43,11 @@ export function linkUrl(link: Element): URL | null {
 }
 
 function isLink(target: EventTarget): target is Element {
-  if (!(target instanceof Element)) return false;
+  if (!isElement(target)) return false;
   const isAnchor = target.localName === 'a' || target.localName === 'area';
   return isAnchor && (target.hasAttribute('href') || target.hasAttribute('xlink:href'));
 }
 
 function isEdited(link: Element): boolean {
-  return link instanceof HTMLElement && link.isContentEditable;
+  return isHtmlElement(link) && link.isContentEditable;
 }

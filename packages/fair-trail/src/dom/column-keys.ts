@@ -1,5 +1,6 @@
 import { keyTarget } from '../core/index.ts';
 import { seenControls } from './focusables.ts';
+import { isHtmlElement } from './nodes.ts';
 
 /**
  * Up, Down, Home and End along the links and buttons of a column that can be seen, and from the field above it into them.
@@ -15,7 +16,7 @@ export function listenForColumnKeys(root: HTMLElement, listSelector: string): ()
     (event) => {
       if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return;
       const { target, key } = event;
-      if (!(target instanceof HTMLElement)) return;
+      if (!isHtmlElement(target)) return;
       const next = targetOf(root, listSelector, target, key);
       if (!next) return;
       event.preventDefault();

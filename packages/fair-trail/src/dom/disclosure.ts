@@ -1,5 +1,6 @@
 import type { DisclosureEffect, DisclosureEvent } from '../core/index.ts';
 import { listenForLeaving } from './leaving.ts';
+import { isNode } from './nodes.ts';
 
 /** The parts of a disclosure in a document. */
 export interface DisclosureParts {
@@ -9,7 +10,7 @@ export interface DisclosureParts {
 
 /** Tells an open disclosure's machine what happens around it; the answer ends that. */
 export function listenWhileExpanded(root: HTMLElement, send: (event: DisclosureEvent) => void): () => void {
-  const partOf = (target: EventTarget | null) => (target instanceof Node && root.contains(target) ? root : null);
+  const partOf = (target: EventTarget | null) => (isNode(target) && root.contains(target) ? root : null);
   return listenForLeaving({ root, partOf, inner: false }, send);
 }
 

@@ -1,5 +1,6 @@
 import { fit } from '../core/index.ts';
 import { listenForMoreKeys } from './more-keys.ts';
+import { isHtmlElement } from './nodes.ts';
 
 export interface FittedItem {
   readonly key: string;
@@ -25,7 +26,7 @@ export function watchFit(
   const measure = () => {
     const { columnGap } = getComputedStyle(list);
     const gap = Number.parseFloat(columnGap) || 0;
-    const children = [...list.children].filter((child): child is HTMLElement => child instanceof HTMLElement);
+    const children = [...list.children].filter((child): child is HTMLElement => isHtmlElement(child));
     const widths = naturalWidths(list, children);
     const staying = fit(
       items.map(({ priority }, index) => ({

@@ -1,3 +1,5 @@
+import { isNode } from './nodes.ts';
+
 /** Knows whether focus is within an element, also when what had it has just been taken away or hidden. */
 export interface FocusWatch {
   readonly isWithin: () => boolean;
@@ -10,14 +12,14 @@ export function watchFocusWithin(root: HTMLElement): FocusWatch {
   let wasHere = root.matches(':focus-within');
   const listening = new AbortController();
   const { signal } = listening;
-  document.addEventListener('focusin', ({ target }) => (wasHere = target instanceof Node && root.contains(target)), {
+  document.addEventListener('focusin', ({ target }) => (wasHere = isNode(target) && root.contains(target)), {
     signal,
   });
   // A press on nothing takes focus away from where it was.
   document.addEventListener(
     'pointerdown',
     ({ target }) => {
-      if (!(target instanceof Node) || !root.contains(target)) wasHere = false;
+      if (!isNode(target) || !root.contains(target)) wasHere = false;
     },
     { signal },
   );

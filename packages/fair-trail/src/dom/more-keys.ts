@@ -1,3 +1,5 @@
+import { isHtmlElement } from './nodes.ts';
+
 /**
  * Tab goes from the toggle into what it shows, and on past the toggle from there, as the browser does it for what a
  * button pops up: in the document the items stand in their own order, before the toggle.
@@ -26,7 +28,7 @@ export function listenForMoreKeys(list: HTMLElement, toggle: HTMLElement): () =>
     'keydown',
     (event) => {
       const all = beyond();
-      if (event.key !== 'Tab' || !(event.target instanceof HTMLElement)) return;
+      if (event.key !== 'Tab' || !isHtmlElement(event.target)) return;
       const index = all.indexOf(event.target);
       if (index === (event.shiftKey ? 0 : all.length - 1) && index !== -1) {
         toggle.focus();

@@ -1,6 +1,7 @@
 import type { DisclosuresEffect, DisclosuresEvent } from '../core/index.ts';
 import { whenAnimated } from './animations.ts';
 import { listenForLeaving } from './leaving.ts';
+import { isElement } from './nodes.ts';
 
 /** The parts of a document that a panel is made of. */
 export interface PanelParts {
@@ -30,7 +31,7 @@ export function carryOutPanels(
 
 /** The item with a panel that a target lies in: its link, its trigger, its panel. */
 export function itemWithPanel(root: HTMLElement, target: EventTarget | null): HTMLElement | null {
-  const item = target instanceof Element ? target.closest<HTMLElement>('[data-ft-item]') : null;
+  const item = isElement(target) ? target.closest<HTMLElement>('[data-ft-item]') : null;
   return item && root.contains(item) ? item : null;
 }
 

@@ -1,4 +1,5 @@
 import { linkUrl } from './clicks.ts';
+import { isElement, isHtmlElement } from './nodes.ts';
 
 /** How far something is scrolled, in CSS pixels: from its left and top. */
 type Scrolled = readonly [left: number, top: number];
@@ -53,7 +54,7 @@ export function placesOf(window: Window): Places {
   let way = [...places.keys()];
   const scrolled = new Set<Element>();
   const onScroll = ({ target }: Event) => {
-    if (target instanceof Element && scrolled.size < mostScrollers) scrolled.add(target);
+    if (isElement(target) && scrolled.size < mostScrollers) scrolled.add(target);
   };
   document.addEventListener('scroll', onScroll, { capture: true, passive: true });
 
@@ -103,7 +104,7 @@ export function placesOf(window: Window): Places {
     link(key) {
       const link = places.get(key)?.link;
       const found = link ? sameLinks(document, link[0])[link[1]] : undefined;
-      return found instanceof HTMLElement ? found : null;
+      return isHtmlElement(found) ? found : null;
     },
     store() {
       try {

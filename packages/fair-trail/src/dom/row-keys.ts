@@ -1,5 +1,6 @@
 import { keyTarget } from '../core/index.ts';
 import { seenControls } from './focusables.ts';
+import { isHtmlElement } from './nodes.ts';
 
 /**
  * Arrow keys, Home and End along the links and triggers of a bar, and down into an open panel and up out of it. They
@@ -14,7 +15,7 @@ export function listenForRowKeys(menu: HTMLElement): () => void {
     (event) => {
       if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return;
       const { target } = event;
-      if (!(target instanceof HTMLElement) || target.matches('input, textarea, select, [contenteditable]')) return;
+      if (!isHtmlElement(target) || target.matches('input, textarea, select, [contenteditable]')) return;
       const next = targetOf(menu, target, event.key);
       if (!next) return;
       event.preventDefault();

@@ -4,6 +4,7 @@ import { watchFocusWithin } from './focus-within.ts';
 import { seenControls } from './focusables.ts';
 import { listenForLeaving } from './leaving.ts';
 import { coverPage } from './overlay.ts';
+import { isElement, isNode } from './nodes.ts';
 
 const find = (root: HTMLElement, selector: string) => root.querySelector<HTMLElement>(selector);
 
@@ -48,7 +49,7 @@ function focusFirst(panel: HTMLElement | null): void {
 
 /** Tells an overlay's machine what happens around it while it is open; the answer ends that. */
 export function listenWhileCovering(root: HTMLElement, send: (event: OverlayEvent) => void): () => void {
-  const partOf = (target: EventTarget | null) => (target instanceof Node && root.contains(target) ? root : null);
+  const partOf = (target: EventTarget | null) => (isNode(target) && root.contains(target) ? root : null);
   return listenForLeaving({ root, partOf, inner: false }, send);
 }
 
@@ -110,7 +111,7 @@ export function listenForAnnexEscape(root: HTMLElement, send: (event: AnnexEvent
     'keydown',
     (event) => {
       if (event.key !== 'Escape' || event.defaultPrevented || event.isComposing) return;
-      if (!(event.target instanceof Element) || !event.target.closest('.ft-annex, .ft-annex-trigger')) return;
+      if (!isElement(event.target) || !event.target.closest('.ft-annex, .ft-annex-trigger')) return;
       // What lies around it, such as an overlay, stays open.
       event.preventDefault();
       send({ type: 'escape' });

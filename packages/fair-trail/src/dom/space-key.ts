@@ -1,3 +1,5 @@
+import { isHtmlElement } from './nodes.ts';
+
 /**
  * Space activates what is a link for those without scripts and a button for all others, as it does any button.
  *
@@ -8,7 +10,7 @@ export function listenForSpace(root: HTMLElement): () => void {
   root.addEventListener(
     'keydown',
     (event) => {
-      if (event.key !== ' ' || event.defaultPrevented || !(event.target instanceof HTMLElement)) return;
+      if (event.key !== ' ' || event.defaultPrevented || !isHtmlElement(event.target)) return;
       if (!event.target.matches('a[role="button"]')) return;
       // The page must not scroll by it.
       event.preventDefault();

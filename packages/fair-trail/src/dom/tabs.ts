@@ -1,4 +1,5 @@
 import type { TabsEffect, TabsEvent, TabsOrientation } from '../core/index.ts';
+import { isElement, isNode } from './nodes.ts';
 
 const tabSelector = '[role="tab"]';
 
@@ -29,7 +30,7 @@ export function listenForTabKeys(
     'keydown',
     (event) => {
       if (event.defaultPrevented || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return;
-      if (!(event.target instanceof Element) || !event.target.closest(tabSelector)) return;
+      if (!isElement(event.target) || !event.target.closest(tabSelector)) return;
       const { key } = event;
       const direction = getComputedStyle(tablist).direction === 'rtl' ? 'rtl' : 'ltr';
       const arrows = orientation === 'vertical' ? ['ArrowUp', 'ArrowDown'] : ['ArrowLeft', 'ArrowRight'];
@@ -43,7 +44,7 @@ export function listenForTabKeys(
   tablist.addEventListener(
     'focusout',
     ({ relatedTarget }) => {
-      if (!(relatedTarget instanceof Node) || !tablist.contains(relatedTarget)) send({ type: 'focus-left' });
+      if (!isNode(relatedTarget) || !tablist.contains(relatedTarget)) send({ type: 'focus-left' });
     },
     { signal },
   );

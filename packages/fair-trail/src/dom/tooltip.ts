@@ -1,4 +1,5 @@
 import { nextHover, noHover, type HoverEvent, type HoverState } from '../core/index.ts';
+import { isElement, isHtmlElement } from './nodes.ts';
 
 /** What has a label that cannot be seen. */
 const named = '.ft-link, .ft-rail-button';
@@ -43,7 +44,7 @@ export function watchTooltips(root: HTMLElement, tip: HTMLElement): () => void {
   root.addEventListener(
     'pointerover',
     ({ pointerType, target }) => {
-      if (pointerType !== 'mouse' || !(target instanceof Element)) return;
+      if (pointerType !== 'mouse' || !isElement(target)) return;
       const icon = target.closest<HTMLElement>(named);
       // The label itself belongs to what it is beside.
       const id = tip.contains(target) ? state.shown : icon && String(icons().indexOf(icon));
@@ -64,7 +65,7 @@ export function watchTooltips(root: HTMLElement, tip: HTMLElement): () => void {
   root.addEventListener(
     'focusin',
     ({ target }) => {
-      focused = target instanceof HTMLElement && target.matches(`:is(${named}):focus-visible`) ? target : null;
+      focused = isHtmlElement(target) && target.matches(`:is(${named}):focus-visible`) ? target : null;
       update();
     },
     { signal },

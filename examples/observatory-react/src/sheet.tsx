@@ -1,0 +1,62 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { TrailLink } from 'fair-trail/react';
+import { Sheet, type OwnSpecimens } from 'fair-trail/sheet';
+import { Brand } from './brand.tsx';
+import { icon } from './icons.tsx';
+import { badges, records } from './records.ts';
+import { site } from './site.ts';
+import 'fair-trail/styles.css';
+import 'fair-trail/styles/sheet.css';
+import './observatory.css';
+import './pages.css';
+import './form.css';
+
+const ofReader = ['rest', 'hover', 'focus', 'pressed'];
+
+/** What the observatory's bar has besides the library's own parts. */
+const signs: OwnSpecimens = {
+  name: 'signs',
+  title: 'The observatory’s own buttons',
+  rows: [
+    {
+      label: 'Book a visit',
+      states: ofReader,
+      draw: () => (
+        <TrailLink entry="book" className="sign-button">
+          Book a visit
+        </TrailLink>
+      ),
+    },
+    {
+      label: 'Sign in',
+      states: ofReader,
+      draw: () => (
+        <button type="button" className="quiet-button">
+          Sign in
+        </button>
+      ),
+    },
+  ],
+};
+
+const container = document.getElementById('sheet');
+if (!container) throw new Error('The page has no element with the id "sheet".');
+createRoot(container).render(
+  <StrictMode>
+    <Sheet
+      site={site}
+      records={records}
+      badges={badges}
+      icon={icon}
+      brand={<Brand />}
+      end={
+        <TrailLink entry="book" className="sign-button">
+          Book a visit
+        </TrailLink>
+      }
+      annex={['season-autumn', 'season-spring']}
+      own={[signs]}
+    />
+  </StrictMode>,
+);

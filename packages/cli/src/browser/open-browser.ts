@@ -1,0 +1,59 @@
+import { accessSync, constants } from 'node:fs';
+import { chromium, type Browser } from 'playwright-core';
+import { Failure } from '../failure.ts';
+import { printable } from '../printable.ts';
+
+/** Where systems keep a Chromium. */
+const places = [
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+  '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
+  '/Applications/Chromium.app/Contents/MacOS/Chromium',
+  'C:\\Program Files\\Google\\Chrome\\Application\\chrome.exe',
+];
+
+const remedy = 'Install Chromium, or name the program with --browser or CHROMIUM_PATH.';
+
+/**
+ * The path of a Chromium: the one that is named, by an option or by `CHROMIUM_PATH`, else one where systems keep it; null
+ * where there is none.
+ *
+ * @throws Failure where one is named that cannot be run
+ */
+export function findBrowser(named = process.env['CHROMIUM_PATH']): string | null {
+  if (!named) return places.find(isExecutable) ?? null;
+  if (isExecutable(named)) return named;
+  throw new Failure('no-browser', `No program that can be run is at "${printable(named)}". ${remedy}`);
+}
+
+/**
+ * Starts the browser, without a window.
+ *
+ * @throws Failure where there is none, or it does not start
+ */
+export async function openBrowser(named?: string): Promise<Browser> {
+  const executablePath = findBrowser(named);
+  if (executablePath === null) throw new Failure('no-browser', `No browser was found. ${remedy}`);
+  // Chromium refuses to run as root within its sandbox; and it has no business with the network beyond the pages given.
+  const isRoot = process.getuid?.() === 0;
+  const args = ['--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update'];
+  try {
+    return await chromium.launch({ executablePath, args: isRoot ? [...args, '--no-sandbox'] : args });
+  } catch (error) {
+    const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
+    throw new Failure(
+      'no-browser',
+      `The browser "${printable(executablePath)}" did not start: ${printable(reason)} ${remedy}`,
+    );
+  }
+}
+
+function isExecutable(file: string): boolean {
+  try {
+    accessSync(file, constants.X_OK);
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,118 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { findBrowser, openBrowser } from '../browser/open-browser.ts';
+import { Failure } from '../failure.ts';
+import { problemLine } from '../input/site-file.ts';
+import { printable } from '../printable.ts';
+import { writeFiles } from '../writers/write-files.ts';
+import type { SheetMenus } from 'fair-trail/sheet';
+import { computeNames } from './computed-names.ts';
+import { takePictures } from './pictures.ts';
+import { serveSheet } from './serve-sheet.ts';
+import { readSheetMaterial, type SheetInput, type SheetMaterial } from './sheet-data.ts';
+import { dataScript, sheetFiles } from './sheet-page.ts';
+
+/** The options of the command. */
+export interface SheetOptions {
+  readonly theme?: string;
+  readonly records?: string;
+  readonly icons?: string;
+  readonly menu: Partial<SheetMenus>;
+  readonly out?: string;
+  readonly serve?: boolean;
+  readonly port: number;
+  readonly png?: string;
+  readonly conditions?: string;
+  readonly browser?: string;
+  readonly force?: boolean;
+}
+
+/** Makes a sheet: writes it, takes pictures of it, serves it. */
+export async function makeSheet(file: string, options: SheetOptions): Promise<void> {
+  const { theme, records, icons, menu: menus, out, serve = false, png } = options;
+  if (out === undefined && !serve && png === undefined) {
+    throw new Failure('bad-usage', 'Say what to do with the sheet: --out <folder>, --serve, or --png <folder>.');
+  }
+  const input: SheetInput = {
+    file,
+    menus,
+    ...(theme !== undefined && { theme }),
+    ...(records !== undefined && { records }),
+    ...(icons !== undefined && { icons }),
+  };
+  const material = await readSheetMaterial(input);
+  for (const problem of material.checked.problems) process.stderr.write(`${problemLine(problem)}\n`);
+  for (const { code, pointer, message, remedy } of material.data.problems) {
+    if (code === 'theme-incomplete')
+      process.stderr.write(`${printable(pointer)}\n  advice ${code}: ${message} ${remedy}\n`);
+  }
+  if (!material.checked.site) process.exitCode = 1;
+  if (out !== undefined) await writeSheet(material, out, options);
+  if (png !== undefined) await writePictures(material, png, options);
+  if (serve) {
+    const { url } = await serveSheet(input, options.port);
+    process.stdout.write(`The sheet is at ${url}\nPress Ctrl+C to stop.\n`);
+  }
+}
+
+async function writeSheet(
+  material: SheetMaterial,
+  out: string,
+  { browser: named, force = false }: SheetOptions,
+): Promise<void> {
+  const files = sheetFiles(material);
+  const inFolder = (folder: string) => files.map((file) => ({ ...file, path: path.join(folder, file.path) }));
+  const hasBrowser = material.checked.site !== null && findBrowser(named) !== null;
+  // What the browser computes is part of the sheet: it is opened once to ask, and then written.
+  const names = hasBrowser
+    ? await inDraft(inFolder, async (url) => {
+        const browser = await openBrowser(named);
+        try {
+          return await computeNames(browser, url);
+        } finally {
+          await browser.close();
+        }
+      })
+    : null;
+  const whole = inFolder(out).map((file) => {
+    return path.basename(file.path) === 'data.js' ? { ...file, text: dataScript({ ...material.data, names }) } : file;
+  });
+  writeFiles(whole, force);
+  process.stderr.write(`Wrote ${printable(path.join(out, 'index.html'))}.\n`);
+  if (names === null && material.checked.site) {
+    process.stderr.write('Without roles and names: no browser was found. Name one with --browser or CHROMIUM_PATH.\n');
+  }
+}
+
+async function writePictures(material: SheetMaterial, folder: string, options: SheetOptions): Promise<void> {
+  if (!material.checked.site) return;
+  const browser = await openBrowser(options.browser);
+  try {
+    const inFolder = (draft: string) =>
+      sheetFiles(material).map((file) => ({ ...file, path: path.join(draft, file.path) }));
+    const pictures = await inDraft(inFolder, (url) => takePictures(browser, `${url}?${options.conditions ?? ''}`));
+    writeFiles(
+      pictures.map((picture) => ({ ...picture, path: path.join(folder, picture.path) })),
+      options.force ?? false,
+    );
+    process.stderr.write(`Wrote ${pictures.length} pictures to ${printable(folder)}.\n`);
+  } finally {
+    await browser.close();
+  }
+}
+
+/** The sheet in a folder that is there only meanwhile. */
+async function inDraft<Result>(
+  files: (folder: string) => readonly { readonly path: string; readonly text: string | Uint8Array }[],
+  use: (url: string) => Promise<Result>,
+): Promise<Result> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-sheet-'));
+  try {
+    writeFiles(files(folder), true);
+    return await use(pathToFileURL(path.join(folder, 'index.html')).href);
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,65 @@
+import type { Browser, ElementHandle } from 'playwright-core';
+import type { OutputFile } from '../writers/write-files.ts';
+import { openSheet } from './computed-names.ts';
+
+/** A picture of each table of a sheet, and one of each of its states. The same sheet gives the same bytes. */
+export async function takePictures(browser: Browser, url: string): Promise<readonly OutputFile[]> {
+  const context = await browser.newContext({ viewport: { width: 1400, height: 2000 }, reducedMotion: 'reduce' });
+  try {
+    const page = await context.newPage();
+    await openSheet(page, url);
+    const files: OutputFile[] = [];
+    // What stays in sight while a reader scrolls would lie over the pictures, and no frame may scroll within itself.
+    await page.evaluate(() => {
+      document.querySelector<HTMLElement>('.ft-sheet-conditions')?.remove();
+      for (const box of document.querySelectorAll<HTMLElement>('.ft-sheet-scroll')) box.style.maxInlineSize = 'none';
+    });
+    for (const frame of await page.$$('iframe[data-ft-frame]')) {
+      const name = (await frame.getAttribute('data-ft-frame')) ?? 'frame';
+      files.push({ path: `${name}.png`, text: await pictureOf(frame) });
+      for (const state of await statesIn(frame)) {
+        await showOnly(frame, state);
+        files.push({ path: `${name}-${state.replaceAll(' ', '-')}.png`, text: await pictureOf(frame) });
+        await showOnly(frame, null);
+      }
+    }
+    return files;
+  } finally {
+    await context.close();
+  }
+}
+
+function pictureOf(frame: ElementHandle): Promise<Buffer> {
+  return frame.screenshot({ animations: 'disabled', caret: 'hide' });
+}
+
+function statesIn(frame: ElementHandle): Promise<readonly string[]> {
+  return frame.evaluate((element) => {
+    const cells = (element as HTMLIFrameElement).contentDocument?.querySelectorAll('[data-ft-table] [data-ft-state]');
+    return [...new Set([...(cells ?? [])].map((cell) => cell.getAttribute('data-ft-state') ?? ''))];
+  });
+}
+
+/** Hides the columns of all other states, and the rows that have nothing in this one; null shows them all again. */
+async function showOnly(frame: ElementHandle, state: string | null): Promise<void> {
+  await frame.evaluate((element, wanted) => {
+    const tables = (element as HTMLIFrameElement).contentDocument?.querySelectorAll('.ft-sheet-table') ?? [];
+    for (const table of tables) {
+      const columns = [...table.querySelectorAll('thead th')].map((title) => title.textContent);
+      let isAny = false;
+      for (const row of table.querySelectorAll('tr')) {
+        const cells = [...row.children];
+        const isTitle = row.parentElement?.localName === 'thead';
+        const has = cells.some((cell, index) => columns[index] === wanted && cell.querySelector('[data-ft-state]'));
+        isAny ||= has;
+        row.toggleAttribute('hidden', wanted !== null && !isTitle && !has);
+        for (const [index, cell] of cells.entries()) {
+          cell.toggleAttribute('hidden', wanted !== null && index > 0 && columns[index] !== wanted);
+        }
+      }
+      table.toggleAttribute('hidden', wanted !== null && !isAny);
+    }
+    // The frame is as high as what is in it once that has been laid out again.
+    return new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => resolve(null))));
+  }, state);
+}

@@ -1,0 +1,138 @@
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+import { isPlainClick, markScripted } from '../dom/index.ts';
+import { useBrowserLayoutEffect } from '../react/trail-context.ts';
+import type { Conditions } from './conditions.ts';
+import { dressRoot } from './frame-root.ts';
+import { FrameStyles, type SheetStyles } from './sheet-styles.ts';
+
+/** What every frame of a sheet is drawn under. */
+export interface FrameSurroundings {
+  readonly conditions: Conditions;
+  readonly styles: SheetStyles;
+  readonly language: string;
+  readonly direction: 'ltr' | 'rtl';
+  /** Told when a link in a specimen is followed: the address of the whole sheet changes. */
+  readonly onFollow: (href: string) => void;
+}
+
+export const FrameContext = createContext<FrameSurroundings | null>(null);
+
+export interface FrameProps {
+  /** What is in it, for those who cannot see it. */
+  readonly title: string;
+  /** In CSS pixels; `content` for as high as what is in it. Default: `content`. */
+  readonly height?: number | 'content';
+  /** Further stylesheets for this frame alone. */
+  readonly styles?: readonly string[];
+  readonly name?: string;
+  /** Told of the frame's document when it is there, and whenever its stylesheets have changed. */
+  readonly onReady?: (document: Document) => void;
+  readonly children: ReactNode;
+}
+
+/** Standards mode, and nothing else: a frame without a document of its own would be in quirks mode. */
+const emptyDocument = '<!doctype html><html><head></head><body></body></html>';
+
+const noStyles: readonly string[] = [];
+
+/**
+ * A window of its own within the sheet, as wide as the conditions say: what asks for the viewport or for a container gets
+ * real answers.
+ */
+export function Frame(props: FrameProps): ReactNode {
+  const { title, height = 'content', styles: ownStyles = noStyles, name, onReady, children } = props;
+  const surroundings = useContext(FrameContext);
+  if (!surroundings) throw new Error('A frame of the sheet needs the sheet around it.');
+  const { conditions, styles, language, direction, onFollow } = surroundings;
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [document, setDocument] = useState<Document | null>(null);
+  const [sheets, setSheets] = useState<FrameStyles | null>(null);
+  const ready = useRef(onReady);
+  const follow = useRef(onFollow);
+  const latest = useRef(conditions);
+  useBrowserLayoutEffect(() => {
+    ready.current = onReady;
+    follow.current = onFollow;
+    latest.current = conditions;
+  });
+
+  const load = useCallback(() => {
+    const loaded = frame.current?.contentDocument ?? null;
+    setDocument(loaded);
+    setSheets(loaded && new FrameStyles(loaded, latest.current, () => loaded.isConnected && ready.current?.(loaded)));
+  }, []);
+
+  useBrowserLayoutEffect(() => {
+    sheets?.use(styles, ownStyles);
+  }, [sheets, styles, ownStyles]);
+  useBrowserLayoutEffect(() => {
+    sheets?.under(conditions);
+  }, [sheets, conditions]);
+
+  useBrowserLayoutEffect(() => {
+    if (document) dressRoot(document.documentElement, { conditions, language, direction });
+  }, [document, conditions, language, direction]);
+  useBrowserLayoutEffect(() => (document ? markScripted(document) : undefined), [document]);
+  useEffect(() => (document ? keepInSheet(document, (href) => follow.current(href)) : undefined), [document]);
+  useEffect(() => {
+    const element = frame.current;
+    if (!document || !element || height !== 'content') return undefined;
+    return keepAsHigh(element, document);
+  }, [document, height]);
+  useEffect(() => {
+    if (document) ready.current?.(document);
+  }, [document, conditions, styles, ownStyles]);
+
+  const size = useMemo(
+    () => ({ inlineSize: `${conditions.width}px`, ...(height !== 'content' && { blockSize: `${height}px` }) }),
+    [conditions.width, height],
+  );
+  return (
+    <div className="ft-sheet-scroll" tabIndex={-1}>
+      <iframe
+        ref={frame}
+        className="ft-sheet-window"
+        title={title}
+        data-ft-frame={name}
+        srcDoc={emptyDocument}
+        style={size}
+        onLoad={load}
+      />
+      {document && createPortal(children, document.body)}
+    </div>
+  );
+}
+
+/** A link or a form of a specimen must not take its frame elsewhere. The parts' own handlers are asked first. */
+function keepInSheet(document: Document, follow: (href: string) => void): () => void {
+  const onClick = (event: MouseEvent) => {
+    const link = (event.target as Element).closest('a[href]');
+    const href = link?.getAttribute('href');
+    if (href === null || href === undefined) return;
+    const goes = isPlainClick(event) && href.startsWith('/');
+    event.preventDefault();
+    if (goes) follow(href);
+  };
+  const onSubmit = (event: SubmitEvent) => event.preventDefault();
+  document.addEventListener('click', onClick);
+  document.addEventListener('auxclick', onClick);
+  document.addEventListener('submit', onSubmit);
+  return () => {
+    document.removeEventListener('click', onClick);
+    document.removeEventListener('auxclick', onClick);
+    document.removeEventListener('submit', onSubmit);
+  };
+}
+
+function keepAsHigh(frame: HTMLIFrameElement, document: Document): () => void {
+  const measure = () => {
+    const { height } = document.body.getBoundingClientRect();
+    const room = Math.ceil(height);
+    if (frame.style.blockSize !== `${room}px`) frame.style.blockSize = `${room}px`;
+  };
+  measure();
+  const observer = new ResizeObserver(measure);
+  observer.observe(document.body);
+  return () => observer.disconnect();
+}

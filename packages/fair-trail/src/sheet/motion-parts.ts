@@ -1,0 +1,138 @@
+import {
+  annexItems,
+  barView,
+  closedDisclosures,
+  itemKey,
+  sidebarView,
+  type MenuItem,
+  type SidebarViewOptions,
+  type ViewElement,
+} from '../core/index.ts';
+import { panelsWith, type SpecimenSource } from './specimens-bar.ts';
+
+/** A part that opens and closes, as it is on its way in and on its way out. */
+export interface MovingPart {
+  readonly name: string;
+  readonly title: string;
+  readonly opening: ViewElement;
+  readonly closing: ViewElement;
+  /** Finds what moves, in either. */
+  readonly find: string;
+  /** Finds the control that opens it, on a page. */
+  readonly control: string;
+}
+
+export interface MotionSource extends SpecimenSource {
+  readonly barItems: readonly MenuItem[];
+  readonly sidebarItems: readonly MenuItem[];
+  readonly annex: readonly string[];
+}
+
+/** Every part of the site's own menus that opens and closes. */
+export function movingParts(source: MotionSource): readonly MovingPart[] {
+  return [...barParts(source), ...sidebarParts(source)];
+}
+
+function barParts({ barItems, wording, icons, site }: MotionSource): readonly MovingPart[] {
+  const view = (items: readonly MenuItem[], more: Partial<Parameters<typeof barView>[0]>) =>
+    barView({
+      items,
+      label: wording.mainNavigation,
+      panelId: 'motion-bar',
+      expanded: false,
+      room: 0,
+      brandHref: null,
+      brandText: site.name,
+      slots: { brand: false, start: false, end: false, icon: icons },
+      wording,
+      ...more,
+    });
+  const menu: MovingPart = {
+    name: 'menu',
+    title: 'The menu behind the bar’s toggle',
+    opening: view(barItems.slice(0, 1), { room: null, expanded: true }),
+    closing: view(barItems.slice(0, 1), { room: null, closing: true }),
+    find: '.ft-bar-panel',
+    control: '.ft-bar .ft-toggle',
+  };
+  const holder = barItems.find((item) => item.items.length > 0);
+  if (!holder) return [menu];
+  const key = itemKey(holder);
+  const panel: MovingPart = {
+    name: 'panel',
+    title: 'A panel under an item of the bar',
+    opening: view([holder], { panels: panelsWith(key) }),
+    closing: view([holder], { panels: { ...closedDisclosures, closing: [key] } }),
+    find: '.ft-panel',
+    control: '.ft-bar .ft-panel-trigger',
+  };
+  return [panel, menu];
+}
+
+const nothing: ReadonlySet<string> = new Set();
+
+function sidebarParts({ sidebarItems, wording, icons, annex }: MotionSource): readonly MovingPart[] {
+  const view = (items: readonly MenuItem[], more: Partial<SidebarViewOptions>) =>
+    sidebarView({
+      items,
+      name: 'motion',
+      label: wording.sidebar,
+      idPrefix: 'motion-sidebar',
+      tree: { open: nothing, closing: nothing },
+      expanded: false,
+      closing: false,
+      slots: { icon: icons, start: false, foot: false },
+      wording,
+      ...more,
+    });
+  const parts: MovingPart[] = [
+    {
+      name: 'sidebar',
+      title: 'The sidebar over the page',
+      opening: view([], { alwaysToggle: true, expanded: true }),
+      closing: view([], { alwaysToggle: true, closing: true }),
+      find: '.ft-sidebar-panel',
+      control: '.ft-sidebar-toggle',
+    },
+    {
+      name: 'rail',
+      title: 'The sidebar as a rail',
+      opening: view([], { rail: 'full' }),
+      closing: view([], { rail: 'narrow' }),
+      find: '.ft-sidebar-panel',
+      control: '.ft-rail-button',
+    },
+  ];
+  const annexes = annexItems(sidebarItems, annex);
+  const group = flat(sidebarItems).find(
+    (item) => item.items.length > 0 && item.entry !== null && !annexes.has(itemKey(item)),
+  );
+  if (group) {
+    const id = new Set([itemKey(group)]);
+    parts.push({
+      name: 'group',
+      title: 'A group of the sidebar',
+      opening: view([group], { tree: { open: id, closing: nothing } }),
+      closing: view([group], { tree: { open: nothing, closing: id } }),
+      find: '.ft-panel',
+      control: '.ft-sidebar .ft-panel-trigger',
+    });
+  }
+  const [first] = annexes.values();
+  if (first) {
+    const open = { of: first, chosen: itemKey(first.item), hasSlot: false, open: nothing, closing: nothing };
+    parts.push({
+      name: 'annex',
+      title: 'The annex of the sidebar',
+      opening: view([], { annex: { ...open, leaving: false } }),
+      closing: view([], { annex: { ...open, leaving: true } }),
+      find: '.ft-annex',
+      control: '.ft-annex-trigger',
+    });
+  }
+  return parts;
+}
+
+function flat(items: readonly MenuItem[]): readonly MenuItem[] {
+  return items.flatMap((item) => [item, ...flat(item.items)]);
+}

@@ -1,0 +1,90 @@
+import { useMemo, type ReactNode } from 'react';
+import { locate, menuItems, titleOf, type MenuItem } from '../core/index.ts';
+import { Navbar } from '../react/navbar.tsx';
+import { Frame } from './frame.tsx';
+import { sample } from './sample.ts';
+import { useSheet } from './sheet-context.ts';
+import { SheetTrail } from './surroundings.tsx';
+
+/** As many strips as a reader looks through. */
+const mostPages = 24;
+
+interface MenuPage {
+  readonly href: string;
+  readonly label: string;
+}
+
+/** Every page of the bar's menu with the bar as it is there, so that a wrong mark or none is seen at a glance. */
+export function PagesTable(): ReactNode {
+  const sheet = useSheet();
+  const { site, menus, itemsOf, audience, records, badges, language } = { ...sheet, language: sheet.position.language };
+  const pages = useMemo(() => {
+    const found = new Map<string, MenuPage>();
+    const collect = (items: readonly MenuItem[]) => {
+      for (const { href, label, items: below } of items) {
+        if (href?.startsWith('/') === true && !found.has(href)) found.set(href, { href, label });
+        collect(below);
+      }
+    };
+    collect(itemsOf(menus.bar));
+    return sample([...found.values()], mostPages, { label: ({ label }) => label, notable: () => false });
+  }, [itemsOf, menus.bar]);
+  const rows = useMemo(
+    () =>
+      pages.members.map((page) => {
+        const position = locate(site, page.href);
+        const marks = marksIn(menuItems(site, menus.bar, { position, audience, records, badges, language }));
+        return { ...page, marks, title: titleOf(site, position, '', records) };
+      }),
+    [pages, site, menus.bar, audience, records, badges, language],
+  );
+  return (
+    <>
+      {pages.of > rows.length && (
+        <p>
+          {rows.length} of {pages.of} pages are shown.
+        </p>
+      )}
+      <Frame title="Pages side by side" name="pages">
+        <ol className="ft-sheet-pages">
+          {rows.map(({ href, label, marks }) => (
+            <li key={href} data-ft-page={href}>
+              <p className="ft-sheet-page-line">
+                <b>{label}</b> <code dir="ltr">{href}</code>{' '}
+                {marks.length > 0 ? (
+                  <span>{marks.join(', ')}</span>
+                ) : (
+                  <strong className="ft-sheet-fault">Nothing in this menu is marked.</strong>
+                )}
+              </p>
+              <div className="ft-sheet-strip" ref={makeInert} data-ft-density="dense">
+                <SheetTrail {...sheet} url={href} onNavigate={sheet.follow}>
+                  <Navbar
+                    element="div"
+                    menu={menus.bar}
+                    brand=""
+                    whenNarrow="strip"
+                    {...(sheet.icon && { icon: sheet.icon })}
+                  />
+                </SheetTrail>
+              </div>
+            </li>
+          ))}
+        </ol>
+      </Frame>
+    </>
+  );
+}
+
+/** A strip is a picture: a sheet of them must not be a hundred stops for the keyboard. */
+function makeInert(element: HTMLElement | null): void {
+  element?.toggleAttribute('inert', true);
+}
+
+/** What is marked, outermost first. */
+function marksIn(items: readonly MenuItem[]): readonly string[] {
+  return items.flatMap(({ label, mark, items: below }) => [
+    ...(mark === null ? [] : [mark === 'page' ? `${label}: the page` : `${label}: its section`]),
+    ...marksIn(below),
+  ]);
+}

@@ -1,0 +1,43 @@
+import { createContext, useContext, type ReactNode } from 'react';
+import type { Audience, Badges, MenuItem, Position, Site, SiteRecords, Wording } from '../core/index.ts';
+import type { ViewSurroundings } from '../react/view.tsx';
+import type { Conditions } from './conditions.ts';
+
+/** Which menu of the site is shown in which component. */
+export interface SheetMenus {
+  readonly bar: string;
+  readonly sidebar: string;
+  readonly strip: string;
+  readonly footer: string;
+}
+
+/** What the parts of a sheet know. */
+export interface SheetContext {
+  readonly site: Site;
+  readonly records: SiteRecords;
+  readonly badges: Badges;
+  readonly wording: Wording;
+  readonly audience: Audience;
+  readonly conditions: Conditions;
+  readonly menus: SheetMenus;
+  /** The address of the conditions, in their language. */
+  readonly url: string;
+  readonly position: Position;
+  readonly icon: ((name: string) => ReactNode) | undefined;
+  readonly brand: ReactNode;
+  readonly end: ReactNode;
+  readonly annex: readonly string[];
+  readonly slots: ViewSurroundings['slots'];
+  readonly change: (change: Partial<Conditions>) => void;
+  readonly follow: (href: string) => void;
+  /** The items of a menu at rest. */
+  readonly itemsOf: (menu: string) => readonly MenuItem[];
+}
+
+export const SheetSurroundings = createContext<SheetContext | null>(null);
+
+export function useSheet(): SheetContext {
+  const sheet = useContext(SheetSurroundings);
+  if (!sheet) throw new Error('This part of the sheet needs the sheet around it.');
+  return sheet;
+}
