@@ -34,6 +34,7 @@ export default defineConfig({
         test: {
           name: 'node',
           testTimeout,
+          hookTimeout: testTimeout,
           environment: 'node',
           include: ['packages/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
           exclude: ['**/node_modules/**', '**/dist/**', '**/*.browser.test.*'],

@@ -26,7 +26,7 @@ try {
           minify: true,
           target: 'es2022',
           lib: { entry, formats: ['es'], fileName: 'entry', cssFileName: 'style' },
-          rolldownOptions: { external: [/^react($|\/)/u] },
+          rolldownOptions: { external: [/^react(-dom)?($|\/)/u] },
         },
       }),
     ].flat()[0];

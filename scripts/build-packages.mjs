@@ -65,7 +65,10 @@ await build({
     emptyOutDir: false,
     cssMinify: false,
     rolldownOptions: {
-      input: { specimens: path.join(library, 'src/styles/index.css'), sheet: path.join(library, 'src/styles/sheet.css') },
+      input: {
+        specimens: path.join(library, 'src/styles/index.css'),
+        sheet: path.join(library, 'src/styles/sheet.css'),
+      },
       output: { assetFileNames: '[name].css' },
     },
   },

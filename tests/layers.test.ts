@@ -10,14 +10,18 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/core': [],
   'fair-trail/src/dom': ['fair-trail/src/core'],
   'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
+  'fair-trail/src/sheet': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/react', 'react', 'react-dom'],
   'fair-trail/src/testing': ['fair-trail/src/core', 'vitest'],
   cli: [
     'fair-trail/src/core',
+    // Types alone: what the page of a sheet is given.
+    'fair-trail/src/sheet',
     'commander',
     'jiti',
     'jsonc-parser',
     'parse5',
     'picocolors',
+    'playwright-core',
     'saxes',
     'string-width',
     'yocto-spinner',
@@ -31,6 +35,7 @@ const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail/color': 'fair-trail/src/core',
   'fair-trail/dom': 'fair-trail/src/dom',
   'fair-trail/react': 'fair-trail/src/react',
+  'fair-trail/sheet': 'fair-trail/src/sheet',
 };
 
 /** The layer of a file, by its path within `packages`. */

@@ -6,8 +6,8 @@ import { findBrowser, openBrowser } from '../browser/open-browser.ts';
 import { Failure } from '../failure.ts';
 import { problemLine } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
-import { writeFiles } from '../writers/write-files.ts';
-import type { SheetMenus } from 'fair-trail/sheet';
+import { refusePresent, writeFiles } from '../writers/write-files.ts';
+import type { ComputedNames, SheetMenus } from 'fair-trail/sheet';
 import { computeNames } from './computed-names.ts';
 import { takePictures } from './pictures.ts';
 import { serveSheet } from './serve-sheet.ts';
@@ -64,25 +64,31 @@ async function writeSheet(
 ): Promise<void> {
   const files = sheetFiles(material);
   const inFolder = (folder: string) => files.map((file) => ({ ...file, path: path.join(folder, file.path) }));
+  refusePresent(inFolder(out), force);
   const hasBrowser = material.checked.site !== null && findBrowser(named) !== null;
   // What the browser computes is part of the sheet: it is opened once to ask, and then written.
-  const names = hasBrowser
-    ? await inDraft(inFolder, async (url) => {
-        const browser = await openBrowser(named);
-        try {
-          return await computeNames(browser, url);
-        } finally {
-          await browser.close();
-        }
-      })
-    : null;
+  const names = hasBrowser ? await inDraft(inFolder, (url) => askBrowser(url, named)) : null;
   const whole = inFolder(out).map((file) => {
     return path.basename(file.path) === 'data.js' ? { ...file, text: dataScript({ ...material.data, names }) } : file;
   });
   writeFiles(whole, force);
   process.stderr.write(`Wrote ${printable(path.join(out, 'index.html'))}.\n`);
-  if (names === null && material.checked.site) {
+  if (!hasBrowser && material.checked.site) {
     process.stderr.write('Without roles and names: no browser was found. Name one with --browser or CHROMIUM_PATH.\n');
+  }
+}
+
+/** What the browser tells of each part; null where it fails, which must not cost the sheet. */
+async function askBrowser(url: string, named: string | undefined): Promise<ComputedNames | null> {
+  const browser = await openBrowser(named);
+  try {
+    return await computeNames(browser, url);
+  } catch (error) {
+    const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
+    process.stderr.write(`Without roles and names: the browser did not tell them (${printable(reason)}).\n`);
+    return null;
+  } finally {
+    await browser.close();
   }
 }
 

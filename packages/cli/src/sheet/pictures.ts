@@ -16,6 +16,7 @@ export async function takePictures(browser: Browser, url: string): Promise<reado
     });
     for (const frame of await page.$$('iframe[data-ft-frame]')) {
       const name = (await frame.getAttribute('data-ft-frame')) ?? 'frame';
+      await showSectionOf(frame);
       files.push({ path: `${name}.png`, text: await pictureOf(frame) });
       for (const state of await statesIn(frame)) {
         await showOnly(frame, state);
@@ -27,6 +28,16 @@ export async function takePictures(browser: Browser, url: string): Promise<reado
   } finally {
     await context.close();
   }
+}
+
+/** Nothing else: a browser draws all of a page for a picture of any part of it. */
+async function showSectionOf(frame: ElementHandle): Promise<void> {
+  await frame.evaluate((element) => {
+    for (const section of document.querySelectorAll<HTMLElement>('.ft-sheet-section')) {
+      section.hidden = !section.contains(element);
+    }
+    return new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => resolve(null))));
+  });
 }
 
 function pictureOf(frame: ElementHandle): Promise<Buffer> {

@@ -15,10 +15,7 @@ export interface OutputFile {
  * @throws Failure where a file is there already and may not be replaced, or cannot be written
  */
 export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): void {
-  const present = files.find((file) => existsSync(file.path));
-  if (present && !mayReplace) {
-    throw new Failure('file-exists', `There is a file "${printable(present.path)}" already. Replace it with --force.`);
-  }
+  refusePresent(files, mayReplace);
   const drafts = files.map((file) => {
     const { dir, base } = path.parse(path.resolve(file.path));
     return { ...file, draft: path.join(dir, `.${base}.${process.pid}.part`) };
@@ -34,5 +31,17 @@ export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): v
       'file-unreadable',
       `"${printable(files[0]?.path ?? '')}" cannot be written (${code ?? 'unknown error'}).`,
     );
+  }
+}
+
+/**
+ * Refuses to write where a file is already: for what takes long to make, before it is made.
+ *
+ * @throws Failure where one is there and may not be replaced
+ */
+export function refusePresent(files: readonly Pick<OutputFile, 'path'>[], mayReplace: boolean): void {
+  const present = files.find((file) => existsSync(file.path));
+  if (present && !mayReplace) {
+    throw new Failure('file-exists', `There is a file "${printable(present.path)}" already. Replace it with --force.`);
   }
 }

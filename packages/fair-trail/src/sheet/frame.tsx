@@ -74,7 +74,11 @@ export function Frame(props: FrameProps): ReactNode {
     if (document) dressRoot(document.documentElement, { conditions, language, direction });
   }, [document, conditions, language, direction]);
   useBrowserLayoutEffect(() => (document ? markScripted(document) : undefined), [document]);
-  useEffect(() => (document ? keepInSheet(document, (href) => follow.current(href)) : undefined), [document]);
+  // Before anything in it can be pressed.
+  useBrowserLayoutEffect(
+    () => (document ? keepInSheet(document, (href) => follow.current(href)) : undefined),
+    [document],
+  );
   useEffect(() => {
     const element = frame.current;
     if (!document || !element || height !== 'content') return undefined;
@@ -132,7 +136,15 @@ function keepAsHigh(frame: HTMLIFrameElement, document: Document): () => void {
     if (frame.style.blockSize !== `${room}px`) frame.style.blockSize = `${room}px`;
   };
   measure();
-  const observer = new ResizeObserver(measure);
+  let waiting = 0;
+  // Not at once: another height of the frame is another size of what is in it, and a browser complains of such circles.
+  const observer = new ResizeObserver(() => {
+    cancelAnimationFrame(waiting);
+    waiting = requestAnimationFrame(measure);
+  });
   observer.observe(document.body);
-  return () => observer.disconnect();
+  return () => {
+    cancelAnimationFrame(waiting);
+    observer.disconnect();
+  };
 }

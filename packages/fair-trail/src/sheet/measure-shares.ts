@@ -25,20 +25,22 @@ export function measureShares(list: HTMLElement, priorities: ReadonlyMap<string,
   if (style.flexDirection === 'column' || list.clientWidth === 0) return null;
   const items = [...list.querySelectorAll<HTMLElement>(':scope > .ft-menu-item')];
   const gap = Number.parseFloat(style.columnGap) || 0;
+  // Not `clientWidth`, which is rounded.
+  const { width } = list.getBoundingClientRect();
   const widths = items.map((item) => item.getBoundingClientRect().width);
   const natural = sizesWith(list, items, 'max-content');
   const least = sizesWith(list, items, 'min-content');
   const sizes = items.map((item, index) => {
     const { flexGrow, flexShrink, flexBasis } = window.getComputedStyle(item);
     return {
-      base: baseOf(flexBasis, natural[index] ?? 0, list.clientWidth),
+      base: baseOf(flexBasis, natural[index] ?? 0, width),
       grow: Number(flexGrow),
       shrink: Number(flexShrink),
       minimum: least[index] ?? 0,
     };
   });
-  const room = isFitted ? (list.parentElement?.parentElement?.clientWidth ?? 0) : list.clientWidth;
-  const apportioned = apportion(sizes, list.clientWidth, gap);
+  const room = isFitted ? (list.parentElement?.parentElement?.clientWidth ?? 0) : width;
+  const apportioned = apportion(sizes, width, gap);
   const fitted = isFitted
     ? fit(
         items.map((item, index) => ({

@@ -68,7 +68,12 @@ export function notesOf(document: Document, table: SpecimenTable, names: Compute
     },
     { title: 'How to get each state', columns: ['part', 'state', 'code'], rows: code },
   ];
-  return tables.filter(({ rows }) => rows.length > 0);
+  return tables.filter(({ rows }) => rows.length > 0).map((each) => ({ ...each, rows: unlike(each.rows) }));
+}
+
+/** Rows that say the same, as those of two parts of a kind do, are said once. */
+function unlike(rows: NoteTable['rows']): NoteTable['rows'] {
+  return [...new Map(rows.map((cells) => [cells.join('\n'), cells])).values()];
 }
 
 /** The notes as Markdown, for an issue or a wiki. */

@@ -135,7 +135,7 @@ export function Room(): ReactNode {
         </table>
       </div>
       {edits.size > 0 && (
-        <CopyText label="Changes for the site file, as a JSON Patch (RFC 6902)" text={roomPatch(site, edits)} />
+        <CopyText label="Changes for the site file, as a JSON Patch (RFC 6902)" text={roomPatch(sheet.whole, edits)} />
       )}
     </>
   );

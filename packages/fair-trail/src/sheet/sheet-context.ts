@@ -13,7 +13,9 @@ export interface SheetMenus {
 
 /** What the parts of a sheet know. */
 export interface SheetContext {
+  /** What is drawn: of a large site, some of its entries. */
   readonly site: Site;
+  readonly whole: Site;
   readonly records: SiteRecords;
   readonly badges: Badges;
   readonly wording: Wording;

@@ -26,6 +26,7 @@ import { OwnTable, type OwnSpecimens } from './own-table.tsx';
 import { PagesTable } from './pages-table.tsx';
 import { ProblemList, type SheetProblem } from './problem-list.tsx';
 import { Room } from './room.tsx';
+import { sampledRecords, sampledSite } from './sampled-site.ts';
 import { SheetSurroundings, type SheetContext, type SheetMenus } from './sheet-context.ts';
 import { menusOf } from './sheet-menus.ts';
 import type { SheetStyles } from './sheet-styles.ts';
@@ -76,8 +77,10 @@ const noOwn: readonly OwnSpecimens[] = [];
 
 /** Every component in every state, made from the site and the stylesheets that the app itself uses. */
 export function Sheet(props: SheetProps): ReactNode {
-  const { site, records = noRecords, badges = noBadges, themes = ownThemes, styles = 'document', own = noOwn } = props;
-  const { icon, brand, end, problems = site.problems, names = null, menus: givenMenus } = props;
+  const { site: whole, badges = noBadges, themes = ownThemes, styles = 'document', own = noOwn } = props;
+  const { icon, brand, end, problems = whole.problems, names = null, menus: givenMenus } = props;
+  const { site, shown, of } = useMemo(() => sampledSite(whole), [whole]);
+  const records = useMemo(() => sampledRecords(props.records ?? noRecords), [props.records]);
   const wording = useMemo(() => ({ ...englishWording, ...props.wording }), [props.wording]);
   const [conditions, change] = useConditions(props.initialConditions, props.onConditions);
   const { audience } = conditions;
@@ -153,6 +156,7 @@ export function Sheet(props: SheetProps): ReactNode {
   const context = useMemo<SheetContext>(
     () => ({
       site,
+      whole,
       records,
       badges,
       wording,
@@ -172,6 +176,7 @@ export function Sheet(props: SheetProps): ReactNode {
     }),
     [
       site,
+      whole,
       records,
       badges,
       wording,
@@ -219,6 +224,12 @@ export function Sheet(props: SheetProps): ReactNode {
               onReset={() => change(usualConditions)}
             />
             <main className="ft-sheet-body">
+              {shown < of && (
+                <p className="ft-sheet-sampled">
+                  {shown} of {of} entries are in this sheet: the first of each list, the longest and the shortest
+                  labels, and what they stand in.
+                </p>
+              )}
               <ProblemList problems={problems} />
               <Section name="whole-page" title="The whole page">
                 <WholePage onForm={setMeasured} />

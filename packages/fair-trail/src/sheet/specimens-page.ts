@@ -99,7 +99,9 @@ export function breadcrumbsTable(
     const view = breadcrumbView(step.current && other ? [other, step] : [step], { wording, slots, ...more });
     return view ? prunedView(view, 'ft-breadcrumb-list', [step.entry.id]) : nothing;
   };
-  const rows = steps.map((step) =>
+  // A step without a page is plain text: it has no states.
+  const links = steps.filter(({ href }) => href !== null);
+  const rows = links.map((step) =>
     specimen('breadcrumb link', step.label, () => withStep(step, { current: 'link' }), {
       key: step.entry.id,
       states: step.current ? ['hover', 'focus', 'pressed', 'current page'] : ['rest', 'hover', 'focus', 'pressed'],
@@ -130,8 +132,15 @@ export function breadcrumbsTable(
       { states: ['rest', 'hover', 'focus', 'pressed', 'expanded'] },
     );
   });
-  return tableOf({ name: 'breadcrumbs', title: 'Breadcrumbs' }, [fold, ...siblings], rows);
+  return tableOf(
+    { name: 'breadcrumbs', title: 'Breadcrumbs', columnWidth: breadcrumbsWidth },
+    [fold, ...siblings],
+    rows,
+  );
 }
+
+/** In less room than that, breadcrumbs show nothing but the parent. */
+const breadcrumbsWidth = 12;
 
 const nothing = element('span', {});
 
