@@ -1,15 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { accessSync, constants } from 'node:fs';
+import { accessSync, constants, readFileSync } from 'node:fs';
 import { run } from './run.mjs';
 
-const candidates = [
-  '/usr/bin/chromium',
-  '/usr/bin/chromium-browser',
-  '/usr/bin/google-chrome',
-  '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
-  '/Applications/Chromium.app/Contents/MacOS/Chromium',
-  'C:\\Program Files\\Google\\Chrome\\Application\\chrome.exe',
-];
+/** Where systems keep one, as the command knows it too. */
+const candidates = JSON.parse(readFileSync(new URL('../packages/cli/browser-places.json', import.meta.url), 'utf8'));
 
 /** A browser under test has no business with the network beyond the page it is given. */
 export const chromiumArguments = [

@@ -1,17 +1,10 @@
-import { accessSync, constants } from 'node:fs';
+import { accessSync, constants, readFileSync } from 'node:fs';
 import { chromium, type Browser } from 'playwright-core';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 
-/** Where systems keep a Chromium. */
-const places = [
-  '/usr/bin/chromium',
-  '/usr/bin/chromium-browser',
-  '/usr/bin/google-chrome',
-  '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
-  '/Applications/Chromium.app/Contents/MacOS/Chromium',
-  'C:\\Program Files\\Google\\Chrome\\Application\\chrome.exe',
-];
+/** Where systems keep a Chromium: a file, since the scripts of the workspace look there too. */
+const places = JSON.parse(readFileSync(new URL('../../browser-places.json', import.meta.url), 'utf8')) as string[];
 
 const remedy = 'Install Chromium, or name the program with --browser or CHROMIUM_PATH.';
 

@@ -56,19 +56,13 @@ async function showOnly(frame: ElementHandle, state: string | null): Promise<voi
   await frame.evaluate((element, wanted) => {
     const tables = (element as HTMLIFrameElement).contentDocument?.querySelectorAll('.ft-sheet-table') ?? [];
     for (const table of tables) {
-      const columns = [...table.querySelectorAll('thead th')].map((title) => title.textContent);
-      let isAny = false;
-      for (const row of table.querySelectorAll('tr')) {
-        const cells = [...row.children];
-        const isTitle = row.parentElement?.localName === 'thead';
-        const has = cells.some((cell, index) => columns[index] === wanted && cell.querySelector('[data-ft-state]'));
-        isAny ||= has;
-        row.toggleAttribute('hidden', wanted !== null && !isTitle && !has);
-        for (const [index, cell] of cells.entries()) {
-          cell.toggleAttribute('hidden', wanted !== null && index > 0 && columns[index] !== wanted);
-        }
+      for (const cell of table.querySelectorAll('[data-ft-column]')) {
+        cell.toggleAttribute('hidden', wanted !== null && cell.getAttribute('data-ft-column') !== wanted);
       }
-      table.toggleAttribute('hidden', wanted !== null && !isAny);
+      for (const body of table.querySelectorAll('tbody')) {
+        body.hidden = wanted !== null && !body.querySelector(`[data-ft-state="${wanted}"]`);
+      }
+      table.toggleAttribute('hidden', !table.querySelector('tbody:not([hidden])'));
     }
     // The frame is as high as what is in it once that has been laid out again.
     return new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => resolve(null))));

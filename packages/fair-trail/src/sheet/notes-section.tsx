@@ -1,6 +1,6 @@
-import { useMemo, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { CopyText } from './copy-text.tsx';
-import { notesMarkdown, notesOf, type ComputedNames } from './notes.ts';
+import { notesMarkdown, notesOf, type ComputedNames, type NoteTable } from './notes.ts';
 import type { SpecimenTable } from './specimen.ts';
 
 export interface NotesSectionProps {
@@ -14,8 +14,15 @@ export interface NotesSectionProps {
 
 /** What whoever builds or tests a component has to know of it, read from how it is drawn. */
 export function NotesSection({ table, document, names, round }: NotesSectionProps): ReactNode {
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- What is drawn is no value: its round stands for it.
-  const tables = useMemo(() => notesOf(document, table, names), [document, table, names, round]);
+  const [tables, setTables] = useState<readonly NoteTable[]>([]);
+  // Once the table is in the document as it is now: what is drawn is no value, and its round stands for it.
+  useEffect(() => {
+    const waiting = requestAnimationFrame(() => {
+      for (const animation of document.getAnimations()) animation.finish();
+      setTables(notesOf(document, table, names));
+    });
+    return () => cancelAnimationFrame(waiting);
+  }, [document, table, names, round]);
   return (
     <details className="ft-sheet-notes" data-ft-notes={table.name}>
       <summary>Notes for hand-over: {table.title}</summary>

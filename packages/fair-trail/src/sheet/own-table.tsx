@@ -38,7 +38,7 @@ export function OwnTable({ specimens }: OwnTableProps): ReactNode {
             <tr>
               <th scope="col">Part</th>
               {states.map((state) => (
-                <th key={state} scope="col">
+                <th key={state} scope="col" data-ft-column={state}>
                   {state}
                 </th>
               ))}
@@ -49,7 +49,7 @@ export function OwnTable({ specimens }: OwnTableProps): ReactNode {
               <tr key={row.label}>
                 <th scope="row">{row.label}</th>
                 {states.map((state) => (
-                  <td key={state}>
+                  <td key={state} data-ft-column={state}>
                     {row.states.includes(state) ? (
                       <OwnCell row={row} state={state} />
                     ) : (

@@ -1,40 +1,39 @@
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import {
   englishWording,
   estimateRoom,
-  everyEntry,
   hrefOf,
   locate,
   menuItems,
   rungFor,
   type Badges,
   type MenuItem,
-  type Position,
   type Site,
   type SiteRecords,
   type Wording,
 } from '../core/index.ts';
 import { iconSlot, isFilled } from '../react/slots.ts';
-import { ConditionFields, type ConditionOptions } from './condition-fields.tsx';
-import { readConditions, usualConditions, writeConditions, type Conditions } from './conditions.ts';
+import { ConditionFields } from './condition-fields.tsx';
+import { usualConditions, type Conditions } from './conditions.ts';
 import { FrameContext } from './frame.tsx';
 import { IconsTable } from './icons-table.tsx';
 import { Motion } from './motion.tsx';
 import type { ComputedNames } from './notes.ts';
-import { NotesSection } from './notes-section.tsx';
 import { OwnTable, type OwnSpecimens } from './own-table.tsx';
 import { PagesTable } from './pages-table.tsx';
 import { ProblemList, type SheetProblem } from './problem-list.tsx';
 import { Room } from './room.tsx';
 import { sampledRecords, sampledSite } from './sampled-site.ts';
+import { Contents, DrawnTable, Section } from './sections.tsx';
 import { SheetSurroundings, type SheetContext, type SheetMenus } from './sheet-context.ts';
 import { menusOf } from './sheet-menus.ts';
+import { directionOf, optionsOf, placeIn, usualAnnex } from './sheet-place.ts';
 import type { SheetStyles } from './sheet-styles.ts';
 import { stateTables } from './state-tables.ts';
-import { StateTable } from './state-table.tsx';
 import { SheetTrail } from './surroundings.tsx';
+import { useConditions } from './use-conditions.ts';
+import { useSame } from './use-same.ts';
 import { WholePage } from './whole-page.tsx';
-import type { SpecimenTable } from './specimen.ts';
 
 export interface SheetProps {
   readonly site: Site;
@@ -153,52 +152,27 @@ export function Sheet(props: SheetProps): ReactNode {
     [site, wording, hasIcons, hasBrand, isNarrow, itemsOf, menus, annex, position, audience, records, badges, language],
   );
 
-  const context = useMemo<SheetContext>(
-    () => ({
-      site,
-      whole,
-      records,
-      badges,
-      wording,
-      audience,
-      conditions,
-      menus,
-      url,
-      position,
-      icon,
-      brand,
-      end,
-      annex,
-      slots,
-      change,
-      follow,
-      itemsOf,
-    }),
-    [
-      site,
-      whole,
-      records,
-      badges,
-      wording,
-      audience,
-      conditions,
-      menus,
-      url,
-      position,
-      icon,
-      brand,
-      end,
-      annex,
-      slots,
-      change,
-      follow,
-      itemsOf,
-    ],
-  );
-  const frames = useMemo(
-    () => ({ conditions, styles, language, direction, onFollow: follow }),
-    [conditions, styles, language, direction, follow],
-  );
+  const context = useSame<SheetContext>({
+    site,
+    whole,
+    records,
+    badges,
+    wording,
+    audience,
+    conditions,
+    menus,
+    url,
+    position,
+    icon,
+    brand,
+    end,
+    annex,
+    slots,
+    change,
+    follow,
+    itemsOf,
+  });
+  const frames = useSame({ conditions, styles, language, direction, onFollow: follow });
   const options = useMemo(() => optionsOf(site, themes, itemsOf, menus), [site, themes, itemsOf, menus]);
   return (
     <SheetSurroundings.Provider value={context}>
@@ -261,161 +235,3 @@ export function Sheet(props: SheetProps): ReactNode {
     </SheetSurroundings.Provider>
   );
 }
-
-interface DrawnTableProps {
-  readonly table: SpecimenTable;
-  readonly slots: SheetContext['slots'];
-  readonly names: ComputedNames | null;
-  readonly conditions: Conditions;
-}
-
-/** A table with its notes. */
-function DrawnTable({ table, slots, names, conditions }: DrawnTableProps): ReactNode {
-  const [drawn, setDrawn] = useState<{ readonly document: Document; readonly round: number } | null>(null);
-  const look = useCallback(
-    (document: Document) => setDrawn((last) => ({ document, round: (last?.round ?? 0) + 1 })),
-    [],
-  );
-  return (
-    <Section name={table.name} title={table.title}>
-      {table.of > table.specimens.length && (
-        <p className="ft-sheet-sampled">
-          {table.specimens.length} of {table.of} rows are shown: the first, the longest and the shortest, and those of a
-          kind of their own.
-        </p>
-      )}
-      <StateTable table={table} conditions={conditions} slots={slots} onReady={look} />
-      {drawn && <NotesSection table={table} document={drawn.document} names={names} round={drawn.round} />}
-    </Section>
-  );
-}
-
-interface SectionProps {
-  readonly name: string;
-  readonly title: string;
-  readonly children: ReactNode;
-}
-
-function Section({ name, title, children }: SectionProps): ReactNode {
-  return (
-    <section className="ft-sheet-section" id={`sheet-${name}`} aria-labelledby={`sheet-${name}-title`}>
-      <h2 id={`sheet-${name}-title`} tabIndex={-1}>
-        {title}
-      </h2>
-      {children}
-    </section>
-  );
-}
-
-interface ContentsProps {
-  readonly tables: readonly SpecimenTable[];
-  readonly own: readonly OwnSpecimens[];
-}
-
-function Contents({ tables, own }: ContentsProps): ReactNode {
-  const sections = [
-    ['whole-page', 'The whole page'],
-    ...tables.map(({ name, title }) => [name, title]),
-    ...own.map(({ name, title }) => [`own-${name}`, title]),
-    ['pages', 'Pages side by side'],
-    ['icons', 'Icons'],
-    ['room', 'Room'],
-    ['motion', 'Motion'],
-  ];
-  return (
-    <nav aria-label="Contents" className="ft-sheet-contents">
-      <ul role="list">
-        {sections.map(([name, title]) => (
-          <li key={name}>
-            <a href={`#sheet-${name ?? ''}`}>{title}</a>
-          </li>
-        ))}
-      </ul>
-    </nav>
-  );
-}
-
-type Change = (change: Partial<Conditions>) => void;
-
-/** The conditions, and the address that says them. */
-function useConditions(
-  initial: Conditions | undefined,
-  onConditions: ((conditions: Conditions) => void) | undefined,
-): readonly [Conditions, Change] {
-  const [conditions, setConditions] = useState(
-    () =>
-      initial ??
-      (typeof window === 'undefined' ? usualConditions : readConditions(new URLSearchParams(window.location.search))),
-  );
-  const change = useCallback<Change>((next) => setConditions((last) => ({ ...last, ...next })), []);
-  const told = useRef(onConditions);
-  useEffect(() => {
-    told.current = onConditions;
-  });
-  useEffect(() => {
-    told.current?.(conditions);
-    if (initial) return;
-    const { location, history } = window;
-    const query = writeConditions(conditions, new URLSearchParams(location.search)).toString();
-    const search = query === '' ? '' : `?${query}`;
-    if (search !== location.search)
-      history.replaceState(history.state, '', `${location.pathname}${search}${location.hash}`);
-  }, [conditions, initial]);
-  return [conditions, change];
-}
-
-/** The place that an address names, in a language; an address that is none of the site's is shown as such. */
-function placeIn(
-  site: Site,
-  address: string | null,
-  language: string,
-): { readonly url: string; readonly position: Position } {
-  const home = site.home ? hrefOf(site, site.home) : null;
-  const url = address ?? home ?? `${site.base}/`;
-  const found = locate(site, url);
-  const translated =
-    found.entry && language !== found.language ? hrefOf(site, found.entry, found.params, language) : null;
-  return translated === null ? { url, position: found } : { url: translated, position: locate(site, translated) };
-}
-
-const rightToLeft = /^(?:ar|arc|ckb|dv|fa|he|ks|ps|sd|ug|ur|yi)(?:-|$)/iu;
-
-function directionOf(language: string): 'ltr' | 'rtl' {
-  return rightToLeft.test(language) && !/-Latn\b/iu.test(language) ? 'rtl' : 'ltr';
-}
-
-/** The last page that holds others, where there is another one beside it that opens in place. */
-function usualAnnex(items: readonly MenuItem[]): readonly string[] {
-  const flat = (list: readonly MenuItem[]): readonly MenuItem[] => list.flatMap((item) => [item, ...flat(item.items)]);
-  const holders = flat(items).filter(({ kind, items: below }) => kind === 'link' && below.length > 0);
-  const last = holders.length > 1 ? holders.at(-1)?.entry : null;
-  return last ? [last.id] : [];
-}
-
-function optionsOf(
-  site: Site,
-  themes: readonly string[],
-  itemsOf: (menu: string) => readonly MenuItem[],
-  menus: SheetMenus,
-): ConditionOptions {
-  const entries = [...everyEntry(site.entries)];
-  const audiences = new Set([...(site.audiences ?? []), ...entries.flatMap(({ audiences: of }) => of.flat())]);
-  const hrefs = new Set<string>();
-  const collect = (items: readonly MenuItem[]) => {
-    for (const { href, items: below } of items) {
-      if (href?.startsWith('/') === true && hrefs.size < mostAddresses) hrefs.add(href);
-      collect(below);
-    }
-  };
-  for (const menu of Object.values(menus) as string[]) collect(itemsOf(menu));
-  return {
-    themes,
-    audiences: [...audiences],
-    languages: site.languages,
-    addresses: [...hrefs],
-    home: (site.home && hrefOf(site, site.home)) ?? `${site.base}/`,
-  };
-}
-
-/** As many as a list of suggestions helps with. */
-const mostAddresses = 200;

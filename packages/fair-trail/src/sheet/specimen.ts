@@ -65,9 +65,18 @@ export function columnsOf(specimens: readonly Specimen[]): readonly string[] {
 /** As many rows as a reader can compare; the rest is told by number. */
 export const mostRows = 20;
 
+interface TableSettings {
+  readonly name: string;
+  readonly title: string;
+  /** The least room for a cell, in rem. Default: 8. */
+  readonly columnWidth?: number;
+  /** Whether icons stand beside labels. Default: false. */
+  readonly icons?: boolean;
+}
+
 /** A table of specimens, of which those of a long menu are sampled. */
 export function tableOf(
-  { name, title, columnWidth = 8 }: { readonly name: string; readonly title: string; readonly columnWidth?: number },
+  { name, title, columnWidth = 8, icons = false }: TableSettings,
   fixed: readonly Specimen[],
   ofMenu: readonly Specimen[] = [],
 ): SpecimenTable {
@@ -75,13 +84,16 @@ export function tableOf(
     label: ({ label }) => label,
     notable: ({ item, part }) => part !== 'link' || (item !== undefined && isNotable(item)),
   });
+  // The blaze and the paddings of a link and of what it lies in; an icon; the button of a panel.
+  const hasPanels = members.some(({ item }) => item !== undefined && item.items.length > 0);
+  const around = 5 + (icons ? 2 : 0) + (hasPanels ? 2.75 : 0);
   const longest = Math.max(0, ...members.map(({ item, label }) => (item?.label ?? label).length));
   return {
     name,
     title,
     specimens: [...members, ...fixed],
     of: of + fixed.length,
-    columnWidth: Math.min(18, Math.max(columnWidth, longest * 0.52 + 5)),
+    columnWidth: Math.min(18, Math.max(columnWidth, longest * 0.52 + around)),
   };
 }
 

@@ -72,6 +72,7 @@ function itemSpecimens(item: MenuItem, source: SpecimenSource): readonly Specime
     {
       key: `${key}/panel`,
       states: ['rest', 'hover', 'focus', 'pressed', 'expanded'],
+      item,
     },
   );
   return [link, trigger];
@@ -92,7 +93,7 @@ export function barTable(items: readonly MenuItem[], source: SpecimenSource): Sp
     { key: 'reserved', states: ['reserved'], find: '.ft-reserved' },
   );
   return tableOf(
-    { name: 'bar', title: 'Bar', columnWidth: 9 },
+    { name: 'bar', title: 'Bar', columnWidth: 9, icons: source.icons },
     [brand, toggle, ...(first ? [kept] : [])],
     items.filter(isShown).flatMap((item) => itemSpecimens(item, source)),
   );
@@ -119,7 +120,9 @@ export function panelTable(items: readonly MenuItem[], source: SpecimenSource): 
       );
     }),
   );
-  return rows.length > 0 ? tableOf({ name: 'panel', title: 'Panels of the bar', columnWidth: 12 }, [], rows) : null;
+  return rows.length > 0
+    ? tableOf({ name: 'panel', title: 'Panels of the bar', columnWidth: 12, icons: source.icons }, [], rows)
+    : null;
 }
 
 function panelWith(

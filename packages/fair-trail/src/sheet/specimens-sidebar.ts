@@ -75,7 +75,7 @@ export function sidebarTable(items: readonly MenuItem[], source: SidebarSource):
       ]),
     ),
   ];
-  return tableOf({ name: 'sidebar', title: 'Sidebar', columnWidth: 13 }, fixed, rows);
+  return tableOf({ name: 'sidebar', title: 'Sidebar', columnWidth: 13, icons: source.icons }, fixed, rows);
 }
 
 /** Every item, each before those in it; titles of sections are no parts of their own. */

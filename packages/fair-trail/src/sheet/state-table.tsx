@@ -4,7 +4,7 @@ import { bands } from './bands.ts';
 import type { Conditions } from './conditions.ts';
 import { Frame } from './frame.tsx';
 import { SpecimenCell } from './specimen-cell.tsx';
-import { columnsOf, type SpecimenTable } from './specimen.ts';
+import { columnsOf, type Specimen, type SpecimenTable } from './specimen.ts';
 
 export interface StateTableProps {
   readonly table: SpecimenTable;
@@ -13,16 +13,20 @@ export interface StateTableProps {
   readonly onReady?: (document: Document) => void;
 }
 
-/** The column of row titles, in rem. */
-const titleWidth = 10;
+/** The column of row titles, and what lies around the table, in rem. */
+const titleWidth = 9;
+const around = 1.25;
 
 /** A component in all its states: a row for each of its parts, a column for each state. */
 export const StateTable = memo(function StateTable({ table, conditions, slots, onReady }: StateTableProps): ReactNode {
   const columns = columnsOf(table.specimens);
-  const room = (conditions.width / (16 * conditions.text)) * 100 - titleWidth - 1.5;
+  const room = (conditions.width / (16 * conditions.text)) * 100 - around;
+  // Beside a title there must be room for one state at least; else it stands above them.
+  const stacked = room < titleWidth + table.columnWidth;
+  const columnWidth = Math.min(table.columnWidth, room);
   const runs = bands(
-    columns.map(() => table.columnWidth),
-    room,
+    columns.map(() => columnWidth),
+    stacked ? room : room - titleWidth,
   );
   return (
     <Frame title={`${table.title}, in every state`} name={table.name} {...(onReady && { onReady })}>
@@ -32,7 +36,9 @@ export const StateTable = memo(function StateTable({ table, conditions, slots, o
             key={run.join()}
             table={table}
             states={run.map((index) => columns[index] ?? '')}
+            columnWidth={columnWidth}
             isWhole={runs.length === 1}
+            stacked={stacked}
             slots={slots}
           />
         ))}
@@ -44,35 +50,46 @@ export const StateTable = memo(function StateTable({ table, conditions, slots, o
 interface StateBandProps {
   readonly table: SpecimenTable;
   readonly states: readonly string[];
+  /** In rem. */
+  readonly columnWidth: number;
   readonly isWhole: boolean;
+  readonly stacked: boolean;
   readonly slots: ViewSurroundings['slots'];
 }
 
-function StateBand({ table, states, isWhole, slots }: StateBandProps): ReactNode {
+function StateBand({ table, states, columnWidth, isWhole, stacked, slots }: StateBandProps): ReactNode {
   const rows = table.specimens.filter((row) => states.some((state) => row.states.includes(state)));
-  const width = { inlineSize: `${table.columnWidth}rem` };
+  const width = { inlineSize: `${columnWidth}rem` };
   return (
     <table className="ft-sheet-table">
       <caption>{isWhole ? table.title : `${table.title}: ${states.join(', ')}`}</caption>
       <thead>
         <tr>
-          <th scope="col">Part</th>
+          {!stacked && <th scope="col">Part</th>}
           {states.map((state) => (
-            <th key={state} scope="col" style={width}>
+            <th key={state} scope="col" style={width} data-ft-column={state}>
               {state}
             </th>
           ))}
         </tr>
       </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.key} data-ft-sheet-key={row.key} data-ft-find={row.find}>
-            <th scope="row">
-              <span className="ft-sheet-row-label">{row.label}</span>
-              <span className="ft-sheet-row-part">{row.part}</span>
-            </th>
+      {rows.map((row) => (
+        <tbody key={row.key}>
+          {stacked && (
+            <tr>
+              <th scope="rowgroup" colSpan={states.length}>
+                <RowTitle row={row} />
+              </th>
+            </tr>
+          )}
+          <tr data-ft-sheet-key={row.key} data-ft-find={row.find}>
+            {!stacked && (
+              <th scope="row">
+                <RowTitle row={row} />
+              </th>
+            )}
             {states.map((state) => (
-              <td key={state}>
+              <td key={state} data-ft-column={state}>
                 {row.states.includes(state) ? (
                   <SpecimenCell
                     specimen={row}
@@ -86,8 +103,17 @@ function StateBand({ table, states, isWhole, slots }: StateBandProps): ReactNode
               </td>
             ))}
           </tr>
-        ))}
-      </tbody>
+        </tbody>
+      ))}
     </table>
+  );
+}
+
+function RowTitle({ row }: { readonly row: Specimen }): ReactNode {
+  return (
+    <>
+      <span className="ft-sheet-row-label">{row.label}</span>
+      <span className="ft-sheet-row-part">{row.part}</span>
+    </>
   );
 }

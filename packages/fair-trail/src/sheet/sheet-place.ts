@@ -1,0 +1,59 @@
+import { everyEntry, hrefOf, locate, type MenuItem, type Position, type Site } from '../core/index.ts';
+import type { ConditionOptions } from './condition-fields.tsx';
+import type { SheetMenus } from './sheet-context.ts';
+
+/** The place that an address names, in a language; an address that is none of the site's is shown as such. */
+export function placeIn(
+  site: Site,
+  address: string | null,
+  language: string,
+): { readonly url: string; readonly position: Position } {
+  const home = site.home ? hrefOf(site, site.home) : null;
+  const url = address ?? home ?? `${site.base}/`;
+  const found = locate(site, url);
+  const translated =
+    found.entry && language !== found.language ? hrefOf(site, found.entry, found.params, language) : null;
+  return translated === null ? { url, position: found } : { url: translated, position: locate(site, translated) };
+}
+
+const rightToLeft = /^(?:ar|arc|ckb|dv|fa|he|ks|ps|sd|ug|ur|yi)(?:-|$)/iu;
+
+export function directionOf(language: string): 'ltr' | 'rtl' {
+  return rightToLeft.test(language) && !/-Latn\b/iu.test(language) ? 'rtl' : 'ltr';
+}
+
+/** The last page that holds others, where there is another one beside it that opens in place. */
+export function usualAnnex(items: readonly MenuItem[]): readonly string[] {
+  const flat = (list: readonly MenuItem[]): readonly MenuItem[] => list.flatMap((item) => [item, ...flat(item.items)]);
+  const holders = flat(items).filter(({ kind, items: below }) => kind === 'link' && below.length > 0);
+  const last = holders.length > 1 ? holders.at(-1)?.entry : null;
+  return last ? [last.id] : [];
+}
+
+export function optionsOf(
+  site: Site,
+  themes: readonly string[],
+  itemsOf: (menu: string) => readonly MenuItem[],
+  menus: SheetMenus,
+): ConditionOptions {
+  const entries = [...everyEntry(site.entries)];
+  const audiences = new Set([...(site.audiences ?? []), ...entries.flatMap(({ audiences: of }) => of.flat())]);
+  const hrefs = new Set<string>();
+  const collect = (items: readonly MenuItem[]) => {
+    for (const { href, items: below } of items) {
+      if (href?.startsWith('/') === true && hrefs.size < mostAddresses) hrefs.add(href);
+      collect(below);
+    }
+  };
+  for (const menu of Object.values(menus) as string[]) collect(itemsOf(menu));
+  return {
+    themes,
+    audiences: [...audiences],
+    languages: site.languages,
+    addresses: [...hrefs],
+    home: (site.home && hrefOf(site, site.home)) ?? `${site.base}/`,
+  };
+}
+
+/** As many as a list of suggestions helps with. */
+const mostAddresses = 200;
