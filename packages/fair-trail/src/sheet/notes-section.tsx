@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { CopyText } from './copy-text.tsx';
 import { notesMarkdown, notesOf, type ComputedNames, type NoteTable } from './notes.ts';
 import type { SpecimenTable } from './specimen.ts';
@@ -23,8 +23,10 @@ export function NotesSection({ table, document, names, round }: NotesSectionProp
     });
     return () => cancelAnimationFrame(waiting);
   }, [document, table, names, round]);
+  const details = useRef<HTMLDetailsElement>(null);
+  useEffect(() => (details.current ? openForPrint(details.current) : undefined), []);
   return (
-    <details className="ft-sheet-notes" data-ft-notes={table.name}>
+    <details ref={details} className="ft-sheet-notes" data-ft-notes={table.name}>
       <summary>Notes for hand-over: {table.title}</summary>
       {tables.map(({ title, columns, rows }) => (
         <div key={title} className="ft-sheet-wide" tabIndex={0} role="region" aria-label={`${table.title}: ${title}`}>
@@ -57,4 +59,22 @@ export function NotesSection({ table, document, names, round }: NotesSectionProp
       <CopyText label="As Markdown" text={notesMarkdown(table.title, tables)} rows={6} />
     </details>
   );
+}
+
+/** On paper nobody can open what is closed. */
+function openForPrint(details: HTMLDetailsElement): () => void {
+  let wasOpen = details.open;
+  const open = () => {
+    wasOpen = details.open;
+    details.open = true;
+  };
+  const close = () => {
+    details.open = wasOpen;
+  };
+  window.addEventListener('beforeprint', open);
+  window.addEventListener('afterprint', close);
+  return () => {
+    window.removeEventListener('beforeprint', open);
+    window.removeEventListener('afterprint', close);
+  };
 }

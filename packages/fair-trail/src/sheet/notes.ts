@@ -215,7 +215,9 @@ export function codeFor({ part, item }: Specimen, state: string): string {
     case 'current page':
       return item?.href == null ? (selectors[state] ?? '') : `<Trail site={site} url="${item.href}">`;
     case 'current section':
-      return item?.href == null ? (selectors[state] ?? '') : `<Trail site={site} url="${item.href}/…">`;
+      return item?.href == null
+        ? (selectors[state] ?? '')
+        : `<Trail site={site} url="${item.href.replace(/\/$/u, '')}/…">`;
     case 'expanded':
       if (part === 'toggle') return '<Navbar expanded onToggle={…} />';
       if (part === 'annex item') return `<Sidebar annex={['${id ?? ''}']} /> at ?annex=${id ?? ''}`;
