@@ -2,7 +2,11 @@ import { spawnSync } from 'node:child_process';
 import { accessSync, constants, readFileSync } from 'node:fs';
 import { run } from './run.mjs';
 
-/** Where systems keep one, as the command knows it too. */
+/**
+ * Where systems keep one, as the command knows it too.
+ *
+ * @type {string[]}
+ */
 const candidates = JSON.parse(readFileSync(new URL('../packages/cli/browser-places.json', import.meta.url), 'utf8'));
 
 /** A browser under test has no business with the network beyond the page it is given. */
