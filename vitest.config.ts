@@ -27,6 +27,9 @@ const testTimeout = 60_000;
 /** A busy machine needs longer than a second for a page that is built, served and drawn. */
 const expectation = { poll: { timeout: 10_000 } };
 
+/** Tests of the command that drive a browser from outside. */
+const withBrowser = ['packages/cli/src/commands/{sheet,audit}.test.ts'];
+
 export default defineConfig({
   test: {
     projects: [
@@ -37,8 +40,20 @@ export default defineConfig({
           hookTimeout: testTimeout,
           environment: 'node',
           include: ['packages/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
-          exclude: ['**/node_modules/**', '**/dist/**', '**/*.browser.test.*'],
+          exclude: ['**/node_modules/**', '**/dist/**', '**/*.browser.test.*', ...withBrowser],
           provide: { machineRuns: effort(1000, 10_000) },
+        },
+      },
+      {
+        test: {
+          name: 'command',
+          testTimeout,
+          hookTimeout: testTimeout,
+          environment: 'node',
+          include: withBrowser,
+          // After all others, and one after the other: each starts browsers of its own.
+          sequence: { groupOrder: 1 },
+          fileParallelism: false,
         },
       },
       {
@@ -59,6 +74,8 @@ export default defineConfig({
           testTimeout,
           expect: expectation,
           include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
+          // What is left behind after many mounts is asked of one version.
+          exclude: ['**/*-stress.browser.test.tsx'],
           browser: browser(),
           provide: { walkSteps: 40, mounts: 8 },
         },

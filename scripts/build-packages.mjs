@@ -73,3 +73,20 @@ await build({
     },
   },
 });
+
+// What the audit puts into a page: a script that needs nothing of the page's own.
+await build({
+  configFile: false,
+  logLevel: 'warn',
+  root: library,
+  build: {
+    outDir: path.join(root, 'packages/cli/dist/audit-page'),
+    emptyOutDir: true,
+    lib: {
+      entry: path.join(library, 'src/audit/page-script.ts'),
+      formats: ['iife'],
+      name: 'fairTrailAuditPage',
+      fileName: () => 'audit.js',
+    },
+  },
+});

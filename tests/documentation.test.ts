@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { documented, rulePage } from '../packages/cli/src/audit/rule-page.ts';
 import { failureCodes } from '../packages/cli/src/failure.ts';
 import { problemCodes, severityOf, warningCodes } from '../packages/fair-trail/src/core/index.ts';
 
@@ -25,6 +26,20 @@ describe('docs/problems.md', () => {
 test('docs/warnings.md explains every warning, and no other', () => {
   const titles = [...read('docs/warnings.md').matchAll(/^### (.+)$/gmu)].map((found) => found[1]);
   expect(titles.toSorted()).toEqual([...warningCodes].toSorted());
+});
+
+describe('docs/rules', () => {
+  test('has a page for every rule and probe of the audit, and no other', () => {
+    const names = readdirSync(path.join(root, 'docs/rules')).toSorted();
+    expect(names).toEqual(documented.map(({ id }) => `${id}.md`).toSorted());
+  });
+
+  test.each(documented)('says what the rule $id says', (rule) => {
+    // The formatter may break lines, and says nothing by that.
+    const words = (text: string) => text.replaceAll(/[\s\\]+/gu, ' ').trim();
+    expect(words(read(`docs/rules/${rule.id}.md`))).toBe(words(rulePage(rule)));
+    expect(read('docs/audit.md')).toContain(`(rules/${rule.id}.md)`);
+  });
 });
 
 const pages = [

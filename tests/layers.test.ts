@@ -10,10 +10,12 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/core': [],
   'fair-trail/src/dom': ['fair-trail/src/core'],
   'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
+  'fair-trail/src/audit': ['fair-trail/src/core'],
   'fair-trail/src/sheet': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/react', 'react', 'react-dom'],
   'fair-trail/src/testing': ['fair-trail/src/core', 'vitest'],
   cli: [
     'fair-trail/src/core',
+    'fair-trail/src/audit',
     // Types alone: what the page of a sheet is given.
     'fair-trail/src/sheet',
     'commander',
@@ -23,6 +25,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'picocolors',
     'playwright-core',
     'saxes',
+    'sirv',
     'string-width',
     'yocto-spinner',
     'node',
@@ -34,6 +37,7 @@ const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail': 'fair-trail/src/core',
   'fair-trail/color': 'fair-trail/src/core',
   'fair-trail/dom': 'fair-trail/src/dom',
+  'fair-trail/audit': 'fair-trail/src/audit',
   'fair-trail/react': 'fair-trail/src/react',
   'fair-trail/sheet': 'fair-trail/src/sheet',
 };

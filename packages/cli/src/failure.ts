@@ -26,6 +26,7 @@ export const failureCodes = [
   'theme-incomplete',
   'no-browser',
   'port-taken',
+  'unknown-rule',
 ] as const;
 
 export type FailureCode = (typeof failureCodes)[number];

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { Command, CommanderError } from 'commander';
 import { errorColors } from './colors.ts';
 import { Failure, type FailureCode } from './failure.ts';
+import { addAuditCommand } from './commands/audit-command.ts';
 import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
 import { addConvertCommand } from './commands/convert-command.ts';
@@ -32,6 +33,7 @@ addConvertCommand(program);
 addStylesCommand(program);
 addTokensCommand(program);
 addSheetCommand(program);
+addAuditCommand(program, version);
 
 function failureLine(message: string, code: FailureCode): string {
   return `${errorColors.red('fair-trail:')} ${message} [${code}]`;

@@ -2,8 +2,12 @@ import type { Browser, ElementHandle } from 'playwright-core';
 import type { OutputFile } from '../writers/write-files.ts';
 import { openSheet } from './computed-names.ts';
 
-/** A picture of each table of a sheet, and one of each of its states. The same sheet gives the same bytes. */
-export async function takePictures(browser: Browser, url: string): Promise<readonly OutputFile[]> {
+/**
+ * A picture of each table of a sheet, and one of each of its states. The same sheet gives the same bytes.
+ *
+ * @param only the name of the one table to take; default: all
+ */
+export async function takePictures(browser: Browser, url: string, only?: string): Promise<readonly OutputFile[]> {
   const context = await browser.newContext({ viewport: { width: 1400, height: 2000 }, reducedMotion: 'reduce' });
   try {
     const page = await context.newPage();
@@ -16,6 +20,7 @@ export async function takePictures(browser: Browser, url: string): Promise<reado
     });
     for (const frame of await page.$$('iframe[data-ft-frame]')) {
       const name = (await frame.getAttribute('data-ft-frame')) ?? 'frame';
+      if (only !== undefined && name !== only) continue;
       await showSectionOf(frame);
       files.push({ path: `${name}.png`, text: await pictureOf(frame) });
       for (const state of await statesIn(frame)) {

@@ -1,0 +1,49 @@
+import { rules } from 'fair-trail/audit';
+import { probes, type Probe } from './probes.ts';
+
+/** What a page about a rule says of it; rules of a document and probes of a browser alike. */
+export const documented: readonly (Probe & { readonly isProbe: boolean })[] = [
+  ...rules.map((rule) => ({ ...rule, isProbe: false })),
+  ...probes.map((probe) => ({ ...probe, isProbe: true })),
+];
+
+/** The page of a rule in the documentation, made from the rule itself. */
+export function rulePage({
+  id,
+  title,
+  severity,
+  certainty,
+  wcag,
+  hurts,
+  fix,
+  standard,
+  isProbe,
+}: (typeof documented)[number]): string {
+  const told = certainty === 'likely' && severity === 'error' ? 'warning' : severity;
+  const criteria = wcag.length > 0 ? wcag.join(', ') : 'none by itself';
+  const how = isProbe ? 'found by using the page in a browser' : 'read in the document';
+  return [
+    `# ${id}`,
+    '',
+    title,
+    '',
+    `- **Level:** ${told}, ${certainty}; ${how}`,
+    `- **Success criteria of WCAG 2.2:** ${criteria}`,
+    `- **Standard:** ${standard}`,
+    '',
+    '## Whom it hurts',
+    '',
+    hurts,
+    '',
+    '## How to mend it',
+    '',
+    fix,
+    '',
+  ].join('\n');
+}
+
+/** The list of all of them. */
+export function rulesPage(): string {
+  const rows = documented.map(({ id, title, wcag }) => `| [${id}](rules/${id}.md) | ${title} | ${wcag.join(', ')} |`);
+  return ['| rule | what is wrong | WCAG 2.2 |', '| --- | --- | --- |', ...rows].join('\n');
+}

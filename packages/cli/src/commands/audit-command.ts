@@ -1,0 +1,53 @@
+import { InvalidArgumentError, Option, type Command } from 'commander';
+import type { AuditOptions } from '../audit/make-audit.ts';
+import { failOnOption } from '../report/report.ts';
+
+export function addAuditCommand(program: Command, version: string): void {
+  program
+    .command('audit')
+    .summary('find what is wrong with any site’s navigation, by using it')
+    .description(
+      'Opens a site, or a folder of pages, in a browser at several widths, follows its links, and uses its navigation as ' +
+        'people do. It never leaves the origin, and sends nothing but requests to read. What could not be tried is listed. ' +
+        'Exits with 1 where something is at the level to fail on, and with 3 where there is no browser.',
+    )
+    .argument('<address or folder>', 'such as http://127.0.0.1:4310, or dist')
+    .option('--start <PATH>', 'where to begin; default: the home page')
+    .option('--pages <NUMBER>', 'how many pages to visit at most', readCount, 20)
+    .option('--widths <A,B>', 'the widths of the window, in CSS pixels', readWidths, [320, 768, 1280])
+    .option('--only <A,B>', 'try these rules alone', readNames)
+    .option('--skip <A,B>', 'leave these rules out', readNames)
+    .addOption(failOnOption())
+    .addOption(
+      new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json', 'sarif', 'junit']).default('text'),
+    )
+    .option('--out <FILE>', 'write it there; without it, it is printed')
+    .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
+    .option('--force', 'replace a file that is there already')
+    .action(async (target: string, options: AuditOptions) => {
+      // A browser's driver takes longer to load than most commands take in all.
+      const { makeAudit } = await import('../audit/make-audit.ts');
+      await makeAudit(target, options, version);
+    });
+}
+
+function readCount(text: string): number {
+  const count = Number(text);
+  if (!Number.isInteger(count) || count < 1) throw new InvalidArgumentError('A whole number from 1 on is needed.');
+  return count;
+}
+
+function readWidths(text: string): readonly number[] {
+  const widths = text.split(',').map(Number);
+  if (widths.some((width) => !Number.isInteger(width) || width < 200 || width > 4000)) {
+    throw new InvalidArgumentError('Numbers from 200 to 4000 are needed, with commas between.');
+  }
+  return [...new Set(widths)];
+}
+
+function readNames(text: string): readonly string[] {
+  return text
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean);
+}

@@ -1,0 +1,259 @@
+import { createRequire } from 'node:module';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import Draft04 from 'ajv-draft-04';
+import addFormats from 'ajv-formats';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import type { Browser } from 'playwright-core';
+import type { AuditReport } from '../audit/audit-report.ts';
+import { isHarmful } from '../audit/harmful.ts';
+import { runAudit, type AuditSettings } from '../audit/run-audit.ts';
+import { openBrowser } from '../browser/open-browser.ts';
+import { writeReport } from '../audit/write-report.ts';
+import { place, run, write } from '../test-command.samples.ts';
+
+const sarifSchema = createRequire(import.meta.url)(
+  '@microsoft/jest-sarif/lib/schemas/sarif-2.1.0-rtm.5.json',
+) as object;
+const isSarif = addFormats(new Draft04({ strict: false, unicodeRegExp: false })).compile(sarifSchema);
+
+let browser: Browser;
+let server: Server;
+let origin: string;
+const asked: string[] = [];
+const pages: Record<string, string> = {};
+
+beforeAll(async () => {
+  browser = await openBrowser();
+  server = createServer((request, response) => {
+    const { pathname } = new URL(request.url ?? '/', 'http://localhost');
+    asked.push(`${request.method ?? ''} ${pathname}`);
+    const page = pages[pathname];
+    if (pathname === '/for-ever') response.writeHead(302, { Location: '/for-ever' }).end();
+    else if (pathname === '/hangs') return;
+    else if (page === undefined) response.writeHead(404, { 'Content-Type': 'text/html' }).end('<title>None</title>');
+    else response.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8' }).end(page);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(async () => {
+  server.closeAllConnections();
+  server.close();
+  await browser.close();
+});
+
+const document = (body: string) =>
+  `<!doctype html><html lang="en"><head><title>Page</title></head><body>${body}<main><h1>Page</h1></main></body></html>`;
+
+async function auditOf(
+  site: Readonly<Record<string, string>>,
+  more: Partial<AuditSettings> = {},
+): Promise<AuditReport> {
+  for (const name of Object.keys(pages)) Reflect.deleteProperty(pages, name);
+  Object.assign(pages, site);
+  asked.length = 0;
+  return runAudit(browser, {
+    start: `${origin}/`,
+    target: origin,
+    widths: [800],
+    pages: 20,
+    only: null,
+    skip: [],
+    tool: { name: 'fair-trail', version: '0' },
+    isStopped: () => false,
+    onProgress: () => undefined,
+    ...more,
+  });
+}
+
+const rulesIn = ({ findings }: AuditReport) => findings.map(({ rule }) => rule);
+
+/** A menu behind a button, with what the button does on a press. */
+const toggled = (onclick: string, attributes = 'aria-expanded="false"', tag = 'button') => `
+  <${tag} id="toggle" ${attributes}>Menu</${tag}>
+  <nav id="menu" hidden><ul><li><a href="/">Today</a></li><li><a href="/hides">Hides</a></li></ul></nav>
+  <script>document.getElementById('toggle').addEventListener('click', function () { ${onclick} });</script>`;
+const show = "document.getElementById('menu').hidden = !document.getElementById('menu').hidden;";
+const tell = "this.setAttribute('aria-expanded', String(!document.getElementById('menu').hidden));";
+
+describe('a toggle', () => {
+  test.each<[string, string, string[]]>([
+    ['that works', toggled(show + tell), []],
+    ['that does nothing', toggled(''), ['toggle-does-nothing']],
+    ['that goes on saying that it is closed', toggled(show), ['toggle-state-frozen']],
+    [
+      'that takes no key',
+      toggled(show + tell, 'aria-expanded="false" role="button" tabindex="0"', 'div'),
+      ['toggle-mouse-only'],
+    ],
+    ['of details', '<nav><details><summary>Menu</summary><a href="/">Today</a></details></nav>', []],
+    [
+      'that is a link where scripts fail',
+      '<nav><a href="/more" aria-expanded="false">More</a><a href="/">Today</a></nav>',
+      [],
+    ],
+  ])('%s', async (_, body, rules) => {
+    const report = await auditOf({ '/': document(body), '/hides': document(''), '/more': document('') });
+    expect(rulesIn(report)).toEqual(rules);
+    expect(report.findings.every(({ state }) => state === 'pressed')).toBe(true);
+  });
+});
+
+describe('focus', () => {
+  const menu = (style: string) =>
+    `<nav style="${style}"><a href="/">Today</a></nav><p><a href="/#p" id="p">Next</a></p>`;
+
+  test.each<[string, string, string[]]>([
+    ['in a menu that is hidden by its opacity', menu('opacity: 0'), ['focus-on-unseen']],
+    [
+      'in a menu that stands beside the window',
+      menu('position: fixed; left: -900px; width: 300px'),
+      ['focus-on-unseen'],
+    ],
+    ['in a menu that is cut down to nothing', menu('height: 0; overflow: hidden'), []],
+    ['past a menu that is hidden for everyone', menu('visibility: hidden'), []],
+    [
+      'on a skip link that comes into sight by and by',
+      '<style>a.skip { position: fixed; top: -9em; transition: top 0.2s } a.skip:focus { top: 0 }</style><a class="skip" href="#p">Skip</a><p id="p"></p>',
+      [],
+    ],
+  ])('%s', async (_, body, rules) => {
+    const report = await auditOf({ '/': document(body) }, { only: ['focus-on-unseen'] });
+    expect(rulesIn(report)).toEqual(rules);
+  });
+});
+
+test('a shared header is told once, with all its pages, and a link that is dead with where it stands', async () => {
+  const header =
+    '<nav><ul><li><a href="/">Today</a></li><li><a href="/b">B</a></li><li><a href="/gone"></a></li></ul></nav>';
+  const report = await auditOf(
+    { '/': document(header), '/b': document(header) },
+    { widths: [320, 800], only: ['link-without-name', 'dead-link'] },
+  );
+  expect(report.pages.map(({ url }) => new URL(url).pathname)).toEqual(['/', '/b']);
+  expect(report.findings).toMatchObject([
+    { rule: 'link-without-name', pages: [`${origin}/`, `${origin}/b`], width: 320, html: '<a href="/gone"></a>' },
+    { rule: 'dead-link', pages: [`${origin}/`] },
+  ]);
+  expect(report.notChecked).toMatchObject([{ rule: '*', reason: 'The page answers with status 404.' }]);
+});
+
+test('nothing leaves the origin, and nothing is sent', async () => {
+  const other = createServer((request, response) => {
+    asked.push(`other ${request.url ?? ''}`);
+    response.end();
+  });
+  await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
+  const elsewhere = `http://127.0.0.1:${(other.address() as AddressInfo).port}`;
+  const body = `<script src="${elsewhere}/script.js"></script>
+    <nav><a href="${elsewhere}/page">Elsewhere</a><a href="/logout">Abroad</a><a href="/x">Sign out</a><a href="/">Today</a>
+    <button aria-expanded="false" onclick="alert(1); fetch('/save', { method: 'POST' }); fetch('${elsewhere}/beacon'); new WebSocket('ws://${elsewhere.slice(7)}/socket')">Menu</button></nav>`;
+  const report = await auditOf({ '/': document(body) });
+  other.closeAllConnections();
+  other.close();
+  expect(asked.filter((request) => !request.startsWith('GET /'))).toEqual([]);
+  expect(asked).not.toContain('GET /logout');
+  expect(asked).not.toContain('GET /x');
+  // Its script was not loaded, so what it may have done is not held against it.
+  expect(report.notChecked.map(({ rule }) => rule)).toContain('toggle-does-nothing');
+  expect(rulesIn(report)).not.toContain('toggle-does-nothing');
+});
+
+test('one bad page does not cost the others', async () => {
+  const body = '<nav><a href="/for-ever">A</a><a href="/b">B</a><a href="/c">C</a></nav>';
+  const report = await auditOf({
+    '/': document(body),
+    '/b': document('<nav><a href="/"></a></nav>'),
+    '/c': document('<script>window.stop(); document.documentElement.remove();</script>'),
+  });
+  expect(report.pages.map(({ url }) => new URL(url).pathname)).toContain('/b');
+  expect(rulesIn(report)).toContain('link-without-name');
+  expect(report.notChecked.find(({ pages: on }) => on.includes(`${origin}/for-ever`))?.reason).toContain(
+    'could not be used',
+  );
+});
+
+test('a run that is stopped keeps what it found, and one with a bound says what is left', async () => {
+  const site = {
+    '/': document('<nav><a href="/b"></a><a href="/c">C</a></nav>'),
+    '/b': document(''),
+    '/c': document(''),
+  };
+  let asks = 0;
+  const only = ['link-without-name'];
+  const stopped = await auditOf(site, { only, isStopped: () => (asks += 1) > 1 });
+  expect(stopped.pages).toHaveLength(1);
+  expect(rulesIn(stopped)).toEqual(['link-without-name']);
+  const bounded = await auditOf(site, { only, pages: 1 });
+  expect(bounded.notChecked).toMatchObject([
+    { rule: '*', reason: '1 more pages are linked; --pages says how many are visited.' },
+  ]);
+});
+
+test.each([
+  ['/logout', 'Out', true],
+  ['/session?do=sign-out', 'Bye', true],
+  ['/a', 'Abmelden', true],
+  ['/basket/remove/3', 'x', true],
+  ['/logoutfits', 'Logo outfits', false],
+  ['/cancellation-terms', 'Terms', false],
+])('whether following %s (%s) does something: %s', (path, label, harmful) => {
+  expect(isHarmful(new URL(path, 'https://marram.example'), label)).toBe(harmful);
+});
+
+describe('the command', () => {
+  const site = () => {
+    write(
+      'site/index.html',
+      document('<nav><a href="/"></a><a href="/b.html"><b>B</b> &lt;&amp;\u001b[31m</a><a href="c.html">C</a></nav>'),
+    );
+    write(
+      'site/b.html',
+      document('<nav><a href="/" aria-current="page">A</a><a href="/b.html">B</a><a href="/">C</a></nav>'),
+    );
+    write('site/c.html', document(''));
+    return place('site');
+  };
+
+  test('audits a folder, and says what, where, whom and how', () => {
+    const { status, stdout } = run('audit', site(), '--widths', '800');
+    expect(status).toBe(1);
+    expect(stdout).toContain(
+      'error A link has no name: nothing says where it leads. [link-without-name, WCAG 2.4.4, 4.1.2]',
+    );
+    expect(stdout).toContain('error A menu marks another page than the one that is shown.');
+    expect(stdout).toMatch(/3 pages: \d errors, \d warnings?s?, 0 advice\.\n$/u);
+    expect(stdout).not.toContain('\u001b');
+  });
+
+  test('its logs follow their schemas, and what comes from pages is data in them', () => {
+    const folder = site();
+    const json = JSON.parse(
+      run('audit', folder, '--widths', '800', '--format', 'json', '--fail-on', 'never').stdout,
+    ) as AuditReport;
+    expect(Object.keys(json)).toEqual(['tool', 'target', 'pages', 'findings', 'notChecked', 'summary']);
+    const junit = writeReport(json, 'junit');
+    expect(junit).toContain('<testsuite name="navigation"');
+    expect(junit.match(/<failure /gu)?.length).toBe(
+      json.findings.filter(({ severity }) => severity !== 'advice').length,
+    );
+    const sarif = JSON.parse(writeReport(json, 'sarif')) as object;
+    isSarif(sarif);
+    expect(isSarif.errors ?? []).toEqual([]);
+  });
+
+  test.each([
+    [['/no/such/folder'], 'file-missing', 2],
+    [['.', '--only', 'no-such-rule'], 'unknown-rule', 2],
+    [['.', '--widths', 'wide'], 'bad-usage', 2],
+    [['http://127.0.0.1:9/', '--start', 'https://elsewhere.example/'], 'bad-address', 2],
+    [['http://127.0.0.1:9/'], 'nothing-found', 2],
+    [['.', '--browser', '/no/such/browser'], 'no-browser', 3],
+  ])('%j is refused: %s', (options, code, exit) => {
+    const { status, stdout, stderr } = run('audit', ...options.map((option) => (option === '.' ? site() : option)));
+    expect(status).toBe(exit);
+    expect(stdout === '' || code === 'nothing-found').toBe(true);
+    expect(stderr).toContain(`[${code}]`);
+  });
+});

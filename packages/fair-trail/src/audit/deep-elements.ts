@@ -1,0 +1,23 @@
+/**
+ * Every element that a selector finds, also within open shadow roots, in the order of the document. Those of SVG are
+ * taken for elements of HTML: what is asked of them, both have.
+ */
+export function deepElements(root: ParentNode, selector: string): readonly HTMLElement[] {
+  const found: HTMLElement[] = [];
+  const walk = (at: ParentNode) => {
+    for (const element of at.children) {
+      if (element.matches(selector)) found.push(element as HTMLElement);
+      if (element.shadowRoot) walk(element.shadowRoot);
+      walk(element);
+    }
+  };
+  walk(root);
+  return found;
+}
+
+/** The links of HTML in it that have an address. */
+export function linksIn(root: ParentNode): readonly HTMLAnchorElement[] {
+  return deepElements(root, 'a[href]').filter((link) => link.namespaceURI === html) as HTMLAnchorElement[];
+}
+
+const html = 'http://www.w3.org/1999/xhtml';

@@ -1,0 +1,63 @@
+import { deepElements } from './deep-elements.ts';
+import { roleOf } from './role.ts';
+import { hostOf } from './visible.ts';
+
+/** Fewer links are no menu. */
+const fewestLinks = 3;
+
+/** How much of the text of a menu without a landmark is in its links. */
+const leastShare = 0.8;
+
+/**
+ * What is navigation on a page, outermost first: its navigation landmarks, and what looks like a menu outside of them, which
+ * is a run of links with little else.
+ */
+export function navigationsOf(document: Document): {
+  readonly landmarks: readonly Element[];
+  readonly runs: readonly Element[];
+} {
+  const landmarks = outermost(
+    deepElements(document, 'nav, [role]').filter((element) => roleOf(element) === 'navigation'),
+  );
+  const isTaken = (element: Element) => landmarks.some((landmark) => holds(landmark, element));
+  const runs = new Set<Element>();
+  for (const link of deepElements(document, 'a[href]')) {
+    // What is read is no menu, however many links it has.
+    if (isTaken(link) || link.closest('p, article, main, [role="main"], [role="article"], td, dd, blockquote') !== null)
+      continue;
+    const run = runAround(link);
+    if (run && !isTaken(run)) runs.add(run);
+  }
+  return { landmarks, runs: outermost([...runs]) };
+}
+
+/** The widest element around a link that is still nothing but links. */
+function runAround(link: Element): Element | null {
+  let run: Element | null = null;
+  for (let at = link.parentElement; at && at.localName !== 'body'; at = at.parentElement) {
+    const links = at.querySelectorAll('a[href]');
+    if (links.length < fewestLinks) continue;
+    const inLinks = [...links].reduce((sum, one) => sum + textLength(one), 0);
+    const inAll = textLength(at);
+    if (inAll === 0 || inLinks / inAll < leastShare) break;
+    run = at;
+    if (at.matches('header, footer, [role="banner"], [role="contentinfo"]')) break;
+  }
+  return run;
+}
+
+function textLength(element: Element): number {
+  return element.textContent.replaceAll(/\s+/gu, '').length;
+}
+
+function outermost(elements: readonly Element[]): readonly Element[] {
+  return elements.filter((element) => !elements.some((other) => other !== element && holds(other, element)));
+}
+
+/** Also through the borders of shadow roots. */
+export function holds(outer: Element, inner: Element): boolean {
+  for (let at: Node | null = inner; at; at = hostOf(at) ?? at.parentNode) {
+    if (at === outer) return true;
+  }
+  return false;
+}

@@ -1,0 +1,131 @@
+import { contrast, type Color } from '../../core/color/index.ts';
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { isDrawn, parentOf } from '../visible.ts';
+
+/** WCAG 2.2, 2.5.8: in CSS pixels. */
+const leastTarget = 24;
+
+export const smallTarget: Rule = {
+  id: 'small-target',
+  title: 'A target is small, and another one is close by.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.5.8'],
+  hurts: 'People whose hands tremble, and everybody on a bus: they hit what is beside it.',
+  fix: 'Make it 24 by 24 CSS pixels at least, with padding; or keep that much room around its middle free of others.',
+  standard: 'WCAG 2.2, 2.5.8 Target Size (Minimum), with its exceptions',
+  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+    const targets = [...links, ...controls].filter((element) => isDrawn(element) && !isDisabled(element));
+    const boxes = targets.map((element) => ({ element, box: element.getBoundingClientRect() }));
+    for (const { element, box } of boxes) {
+      const isSmall = box.width < leastTarget || box.height < leastTarget;
+      // In a sentence the size is that of the text; and a control that the browser draws is the browser's.
+      if (!isSmall || isInLine(element) || element.matches('input[type="checkbox"], input[type="radio"]')) continue;
+      const near = boxes.find(
+        (other) => other.element !== element && !contains(other.element, element) && isClose(box, other.box),
+      );
+      if (near) {
+        const size = `${Math.round(box.width)} by ${Math.round(box.height)}`;
+        yield { element, message: `It is ${size} CSS pixels, and another target is less than 24 from its middle.` };
+      }
+    }
+  },
+};
+
+function isDisabled(element: Element): boolean {
+  return element.matches(':disabled') || element.closest('[inert]') !== null;
+}
+
+function contains(one: Element, other: Element): boolean {
+  return one.contains(other) || other.contains(one);
+}
+
+/**
+ * Whether the size is that of a line of text: other text stands in its own block; or nobody has said how high a line is, and
+ * the browser decides (the exceptions "Inline" and "User agent control").
+ */
+function isInLine(element: Element): boolean {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  if (!style?.display.startsWith('inline')) return false;
+  if (style.display === 'inline' && style.lineHeight === 'normal') return true;
+  const { parentElement } = element;
+  return [...(parentElement?.childNodes ?? [])].some(
+    (node) => node.nodeType === 3 && /[\p{Letter}\p{Number}]/u.test(node.nodeValue ?? ''),
+  );
+}
+
+/** A circle of 24 px around the middle of the small one meets the other target, or the circle of another small one. */
+function isClose(small: DOMRect, other: DOMRect): boolean {
+  const [x, y] = [small.left + small.width / 2, small.top + small.height / 2];
+  if (other.width < leastTarget || other.height < leastTarget) {
+    const [otherX, otherY] = [other.left + other.width / 2, other.top + other.height / 2];
+    return Math.hypot(x - otherX, y - otherY) < leastTarget;
+  }
+  const across = Math.max(other.left - x, 0, x - other.right);
+  const down = Math.max(other.top - y, 0, y - other.bottom);
+  return Math.hypot(across, down) < leastTarget / 2;
+}
+
+export const lowContrast: Rule = {
+  id: 'low-contrast',
+  title: 'A label has too little contrast with what it stands on.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.3'],
+  hurts: 'People with low vision, and everybody in the sun.',
+  fix: 'Make the label darker or what it stands on lighter, or the other way round.',
+  standard: 'WCAG 2.2, 1.4.3 Contrast (Minimum)',
+  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+    for (const element of [...links, ...controls]) {
+      if (!isDrawn(element) || isDisabled(element) || element.getAttribute('aria-disabled') === 'true') continue;
+      if (!hasLabel(element)) continue;
+      const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+      const text = style && readColor(style.color);
+      const board = text && boardBehind(element);
+      if (!style || !text || !board) continue;
+      const size = Number.parseFloat(style.fontSize);
+      const isLarge = size >= 24 || (size >= 18.66 && Number(style.fontWeight) >= 700);
+      const least = isLarge ? 3 : 4.5;
+      const ratio = contrast(text, board);
+      if (ratio < least) {
+        yield {
+          element,
+          message: `Its contrast is ${(Math.floor(ratio * 100) / 100).toFixed(2)} : 1; ${least} is needed.`,
+        };
+      }
+    }
+  },
+};
+
+/** Text of its own, drawn in its own color: what stands deeper may be drawn otherwise. */
+function hasLabel(element: Element): boolean {
+  return [...element.childNodes].some((node) => node.nodeType === 3 && (node.nodeValue ?? '').trim() !== '');
+}
+
+/** Null for what is not opaque, or not written in a way that browsers compute colors to. */
+function readColor(text: string): Color | null {
+  const [, red, green, blue, alpha = '1'] = /^rgba?\((\d+), (\d+), (\d+)(?:, ([\d.]+))?\)$/u.exec(text) ?? [];
+  if (red === undefined || green === undefined || blue === undefined || Number(alpha) < 1) return null;
+  return { red: Number(red) / 255, green: Number(green) / 255, blue: Number(blue) / 255 };
+}
+
+/** What a label is painted on; null where that cannot be told for sure: pictures, filters, layers, what is see-through. */
+function boardBehind(element: Element): Color | null {
+  const { defaultView: window } = element.ownerDocument;
+  for (let at: Element | null = element; at && window; at = parentOf(at)) {
+    const style = window.getComputedStyle(at);
+    const isPlain =
+      style.backgroundImage === 'none' &&
+      style.opacity === '1' &&
+      style.filter === 'none' &&
+      style.mixBlendMode === 'normal' &&
+      ['::before', '::after'].every((pseudo) => window.getComputedStyle(at, pseudo).content === 'none');
+    if (!isPlain) return null;
+    // What has a place of its own may lie on anything.
+    const isPlaced = style.position !== 'static' && style.position !== 'relative';
+    const color = readColor(style.backgroundColor);
+    if (color) return color;
+    if (style.backgroundColor !== 'rgba(0, 0, 0, 0)' || isPlaced) return null;
+  }
+  return { red: 1, green: 1, blue: 1 };
+}

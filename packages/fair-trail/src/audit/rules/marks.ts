@@ -1,0 +1,89 @@
+import { accessibleName } from '../accessible-name.ts';
+import { deepElements, linksIn } from '../deep-elements.ts';
+import { roleOf } from '../role.ts';
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { isExposed } from '../visible.ts';
+import { resolved } from './places.ts';
+
+const values: ReadonlySet<string> = new Set(['page', 'step', 'location', 'date', 'time', 'true', 'false', '']);
+
+export const severalCurrentPages: Rule = {
+  id: 'several-current-pages',
+  title: 'Several links of one menu say that they are the current page.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'Everybody who asks the menu where they are: it gives two answers.',
+  fix: 'Mark the link to this page with aria-current="page", and no other; a section it lies in may have aria-current="true".',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
+  check: function* ({ navigations, url }: PageContext): Iterable<Fault> {
+    for (const navigation of navigations) {
+      const current = deepElements(navigation, '[aria-current="page"]').filter(isExposed);
+      // The same address twice, such as a picture and its words, is one answer.
+      const places = new Map(current.map((link) => [placeOf(link, url), link]));
+      if (places.size < 2) continue;
+      for (const link of [...places.values()].slice(1)) yield { element: link };
+    }
+  },
+};
+
+function placeOf(element: Element, url: URL): string {
+  const link = element.closest<HTMLAnchorElement>('a[href]') ?? element.querySelector<HTMLAnchorElement>('a[href]');
+  return (link && resolved(link, url)?.href) ?? accessibleName(element, roleOf(element));
+}
+
+export const markOnAnotherPage: Rule = {
+  id: 'mark-on-another-page',
+  title: 'A menu marks another page than the one that is shown.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.3.1', '4.1.2'],
+  hurts:
+    'Everybody who asks the menu where they are: it tells them wrong. It is often a mark that is frozen on the first item.',
+  fix: 'Set aria-current from the address of the page, on the link that leads to it.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-current): the item "represents the current item within a set"',
+  check: function* ({ navigations, url }: PageContext): Iterable<Fault> {
+    for (const navigation of navigations) {
+      const links = linksIn(navigation).filter(isExposed);
+      const here = links.filter((link) => isSamePage(resolved(link, url), url));
+      // Where the menu has no link to this page, the marked one may stand for it.
+      if (here.length === 0 || here.some((link) => link.getAttribute('aria-current') === 'page')) continue;
+      for (const link of links) {
+        const target = resolved(link, url);
+        if (link.getAttribute('aria-current') === 'page' && target?.origin === url.origin && !isSamePage(target, url)) {
+          yield { element: link, message: `It is marked as the current page; this page is ${url.pathname}.` };
+        }
+      }
+    }
+  },
+};
+
+/** A trailing slash, and the name of a folder's own page, make no other page. The query does, and so does a route in the hash. */
+function isSamePage(target: URL | null, url: URL): boolean {
+  if (target?.origin !== url.origin || target.search !== url.search) return false;
+  const route = ({ hash }: URL) => (/^#!?\//u.test(hash) ? hash : '');
+  return pathOf(target) === pathOf(url) && route(target) === route(url);
+}
+
+function pathOf({ pathname }: URL): string {
+  return pathname.replace(/\/(?:index\.html?)?$/u, '');
+}
+
+export const unknownCurrentValue: Rule = {
+  id: 'unknown-current-value',
+  title: 'aria-current has a value that means something else than was meant.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People who listen to the page hear "current" where another word, or none, was meant.',
+  fix: 'Write page, step, location, date, time or true; leave it out for false.',
+  standard: 'WAI-ARIA 1.2, section 6.6: any value that is not listed is treated as true',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const element of deepElements(document, '[aria-current]')) {
+      const value = element.getAttribute('aria-current') ?? '';
+      if (!values.has(value.trim().toLowerCase()) && isExposed(element)) {
+        yield { element, message: `Its value is “${value}”.` };
+      }
+    }
+  },
+};

@@ -1,0 +1,70 @@
+import { accessibleName } from '../accessible-name.ts';
+import { roleOf } from '../role.ts';
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { isExposed } from '../visible.ts';
+
+export const linkWithoutName: Rule = {
+  id: 'link-without-name',
+  title: 'A link has no name: nothing says where it leads.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.4', '4.1.2'],
+  hurts: 'People who listen to the page hear "link" and no more, or an address read out letter by letter.',
+  fix: 'Write what it leads to into the link, or give its picture an alternative text.',
+  standard: 'Accessible Name and Description Computation 1.2, section 4.3; WCAG 2.2, 2.4.4',
+  check: function* ({ links }: PageContext): Iterable<Fault> {
+    for (const link of links) {
+      if (isExposed(link) && accessibleName(link, roleOf(link)) === '') yield { element: link };
+    }
+  },
+};
+
+export const controlWithoutName: Rule = {
+  id: 'control-without-name',
+  title: 'A button has no name: nothing says what it does.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page hear "button" and no more; people who speak to it have no word to say.',
+  fix: 'Write what it does into the button, or name it with aria-label where it shows a sign alone.',
+  standard: 'WAI-ARIA 1.2, section 5.2.8.4; WCAG 2.2, 4.1.2',
+  check: function* ({ controls }: PageContext): Iterable<Fault> {
+    for (const control of controls) {
+      const role = roleOf(control);
+      if (role === 'button' && isExposed(control) && accessibleName(control, role) === '') yield { element: control };
+    }
+  },
+};
+
+/** What a voice would say of a label: letters and digits, in words. */
+function spoken(text: string): string {
+  return text
+    .normalize('NFKC')
+    .toLowerCase()
+    .replaceAll(/[^\p{Letter}\p{Number}]+/gu, ' ')
+    .trim();
+}
+
+export const labelNotInName: Rule = {
+  id: 'label-not-in-name',
+  title: 'The name that is told is not the label that is seen.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.5.3'],
+  hurts: 'People who speak to the page say what they see, and nothing happens.',
+  fix: 'Let the name begin with the words that are seen, or leave out aria-label.',
+  standard: 'WCAG 2.2, 2.5.3 Label in Name',
+  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+    for (const element of [...links, ...controls]) {
+      // Only what renames its content can differ from it.
+      if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby')) continue;
+      const label = 'innerText' in element ? spoken(element.innerText) : '';
+      // A sign, or a single letter, is no label that anybody would say.
+      if (label.length < 2 || !isExposed(element)) continue;
+      const name = accessibleName(element, roleOf(element));
+      if (!` ${spoken(name)} `.includes(` ${label} `)) {
+        yield { element, message: `It shows “${element.innerText.trim()}”, and is told as “${name}”.` };
+      }
+    }
+  },
+};

@@ -1,0 +1,75 @@
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { isExposed } from '../visible.ts';
+
+/** Fragments that mean something without an element of that id (HTML standard, section 7.4.6.4). */
+const isTop = (fragment: string) => fragment === '' || fragment.toLowerCase() === 'top';
+
+/** Addresses of pages in apps that keep them behind the hash. */
+const isRoute = (fragment: string) => /^!?\//u.test(fragment);
+
+export const placeholderLink: Rule = {
+  id: 'placeholder-link',
+  title: 'A link of a menu leads nowhere.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'Everybody who follows it: they are taken to the top of the page they are on, or nothing happens.',
+  fix: 'Give it the address of its page. Where it opens something, make it a button.',
+  standard: 'HTML standard, section 4.6.1 (links); WCAG 2.2, 4.1.2 for what is no link',
+  check: function* ({ links }: PageContext): Iterable<Fault> {
+    for (const link of links) {
+      const href = (link.getAttribute('href') ?? '').trim();
+      // A link that says it is something else, or opens something, is another matter.
+      if (link.hasAttribute('role') || link.hasAttribute('aria-expanded') || link.hasAttribute('aria-haspopup'))
+        continue;
+      if (!isExposed(link) || /\b(?:top|up)\b/iu.test(link.textContent)) continue;
+      if (href === '#' || /^javascript:\s*(?:void\s*\(?\s*0?\s*\)?)?;?\s*$/iu.test(href)) {
+        yield { element: link, message: `Its address is “${href}”.` };
+      }
+    }
+  },
+};
+
+export const deadFragment: Rule = {
+  id: 'dead-fragment',
+  title: 'A link leads to a place on this page that is not there.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.1'],
+  hurts: 'People who use the keyboard: a skip link that skips nothing leaves them to go through the whole menu.',
+  fix: 'Give the place the id that the link names, or mend the link.',
+  standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1',
+  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+    for (const link of document.querySelectorAll<HTMLAnchorElement>('a[href*="#"]')) {
+      const target = resolved(link, url);
+      if (!target || target.href.split('#')[0] !== url.href.split('#')[0]) continue;
+      const fragment = decoded(target.hash.slice(1));
+      if (isTop(fragment) || isRoute(fragment) || fragment.startsWith(':~:') || !isExposed(link)) continue;
+      const raw = target.hash.slice(1);
+      const isThere = [raw, fragment].some(
+        (id) => document.getElementById(id) !== null || document.querySelector(`a[name="${CSS.escape(id)}"]`) !== null,
+      );
+      // A script that listens for the change may show something for it.
+      if (!isThere) yield { element: link, message: `Nothing on the page has the id “${fragment}”.` };
+    }
+  },
+};
+
+export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
+  const href = link.getAttribute('href');
+  if (href === null) return null;
+  try {
+    const { ownerDocument: document } = link;
+    return new URL(href.trim(), document.querySelector('base[href]') ? document.baseURI : url);
+  } catch {
+    return null;
+  }
+}
+
+function decoded(text: string): string {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+}

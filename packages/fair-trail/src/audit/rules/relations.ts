@@ -1,0 +1,190 @@
+import { accessibleName } from '../accessible-name.ts';
+import { deepElements } from '../deep-elements.ts';
+import { roleOf } from '../role.ts';
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { isDrawn, isExposed, parentOf } from '../visible.ts';
+
+export const stateNotTold: Rule = {
+  id: 'expanded-value-unknown',
+  title: 'aria-expanded says neither true nor false.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page are not told whether the menu is open.',
+  fix: 'Write aria-expanded="true" while what it opens is shown, and "false" while it is not.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const element of deepElements(document, '[aria-expanded]')) {
+      const value = (element.getAttribute('aria-expanded') ?? '').trim().toLowerCase();
+      if (!['true', 'false', 'undefined', ''].includes(value) && isExposed(element)) {
+        yield { element, message: `Its value is “${value}”.` };
+      }
+    }
+  },
+};
+
+const focusable =
+  'a[href], area[href], button:not(:disabled), input:not(:disabled):not([type="hidden"]), select:not(:disabled), ' +
+  'textarea:not(:disabled), summary, [tabindex]:not([tabindex^="-"])';
+
+export const focusInHidden: Rule = {
+  id: 'focus-in-hidden',
+  title: 'Something takes focus that assistive technology is told is not there.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page come upon a stop that says nothing.',
+  fix: 'Take aria-hidden away, or what is in it out of the order of focus, with inert.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-hidden); ARIA in HTML, section 4',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const element of deepElements(document, focusable)) {
+      if (!isDrawn(element) || element.closest('[inert]') !== null) continue;
+      for (let at: Element | null = element; at; at = parentOf(at)) {
+        if (at.getAttribute('aria-hidden') === 'true') {
+          yield { element };
+          break;
+        }
+      }
+    }
+  },
+};
+
+export const landmarksAlike: Rule = {
+  id: 'landmarks-alike',
+  title: 'Several navigation landmarks have the same name, or none.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'People who go from landmark to landmark cannot tell which menu they are in.',
+  fix: 'Name each by what is in it, with aria-label or aria-labelledby: "Main", "Footer".',
+  standard: 'ARIA Authoring Practices, landmark regions: navigation',
+  check: function* ({ navigations }: PageContext): Iterable<Fault> {
+    const landmarks = navigations.filter(
+      (element) => roleOf(element) === 'navigation' && isExposed(element) && isShown(element),
+    );
+    const known = new Map<string, Element>();
+    for (const landmark of landmarks) {
+      const name = accessibleName(landmark, 'navigation');
+      const other = known.get(name.toLowerCase());
+      known.set(name.toLowerCase(), other ?? landmark);
+      // The same menu twice, such as above and below a long page, may well have the same name.
+      if (!other || (name !== '' && sameLinks(other, landmark))) continue;
+      yield { element: landmark, message: name === '' ? 'It has no name.' : `Another is called “${name}” too.` };
+    }
+  },
+};
+
+function isShown(element: Element): boolean {
+  return element.getClientRects().length > 0;
+}
+
+function sameLinks(one: Element, other: Element): boolean {
+  const links = (of: Element) => deepElements(of, 'a[href]').map((link) => link.getAttribute('href'));
+  return links(one).join('\n') === links(other).join('\n');
+}
+
+export const tabsOutOfList: Rule = {
+  id: 'tab-outside-tablist',
+  title: 'A tab stands in no list of tabs.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.3.1', '4.1.2'],
+  hurts: 'People who listen to the page are not told how many tabs there are, nor which one they are on.',
+  fix: 'Put all tabs into one element with role="tablist". Links to pages are no tabs: leave the roles out.',
+  standard: 'WAI-ARIA 1.2, section 5.4 (tab): required context role',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const tab of deepElements(document, '[role~="tab"]')) {
+      if (roleOf(tab) !== 'tab' || !isExposed(tab) || isOwned(tab)) continue;
+      let at = parentOf(tab);
+      while (at && ['none', 'presentation', null].includes(roleOf(at))) at = parentOf(at);
+      // A list item between them is a common slip that browsers forgive.
+      if (!at || !hasAncestor(tab, 'tablist')) yield { element: tab };
+    }
+  },
+};
+
+function isOwned(element: Element): boolean {
+  return element.id !== '' && element.ownerDocument.querySelector(`[aria-owns~="${CSS.escape(element.id)}"]`) !== null;
+}
+
+function hasAncestor(element: Element, role: string): boolean {
+  for (let at = parentOf(element); at; at = parentOf(at)) if (roleOf(at) === role) return true;
+  return false;
+}
+
+export const severalTabsSelected: Rule = {
+  id: 'several-tabs-selected',
+  title: 'Several tabs of one list say that they are selected.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page are told of two tabs that they are the one that is shown.',
+  fix: 'Set aria-selected="true" on the tab whose panel is shown, and "false" on the others.',
+  standard: 'WAI-ARIA 1.2, section 5.4 (tablist): one tab is selected unless aria-multiselectable is true',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const list of deepElements(document, '[role~="tablist"]')) {
+      if (list.getAttribute('aria-multiselectable') === 'true') continue;
+      const selected = deepElements(list, '[role~="tab"][aria-selected="true"]').filter(isExposed);
+      for (const tab of selected.slice(1)) yield { element: tab };
+    }
+  },
+};
+
+export const menuWithoutItems: Rule = {
+  id: 'menu-without-items',
+  title: 'Something says it is a menu of commands, and holds none.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.3.1', '4.1.2'],
+  hurts:
+    'People who listen to the page are told to use arrow keys, which do nothing, and are not told of the links in it.',
+  fix: 'Leave out role="menu": a list of links is a list. It is for commands, as in a program’s menu bar.',
+  standard: 'WAI-ARIA 1.2, section 5.4 (menu): required owned elements',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const menu of deepElements(document, '[role~="menu"], [role~="menubar"]')) {
+      if (!['menu', 'menubar'].includes(roleOf(menu) ?? '') || !isExposed(menu) || menu.hasAttribute('aria-owns'))
+        continue;
+      if (menu.getAttribute('aria-busy') === 'true') continue;
+      const items = deepElements(menu, '[role^="menuitem"]');
+      // One that is empty may be filled when it opens.
+      const links = deepElements(menu, 'a[href], button').filter(isExposed);
+      if (items.length === 0 && links.length > 0) yield { element: menu };
+    }
+  },
+};
+
+const interactive: ReadonlySet<string> = new Set([
+  'button',
+  'link',
+  'checkbox',
+  'radio',
+  'switch',
+  'textbox',
+  'searchbox',
+  'combobox',
+  'slider',
+  'spinbutton',
+]);
+
+export const controlInControl: Rule = {
+  id: 'control-in-control',
+  title: 'A control stands within another one.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page are told of one of the two; a press does the one, the other, or both.',
+  fix: 'Put them beside each other.',
+  standard: 'HTML standard, sections 4.5.1 and 4.10.6: no interactive content within',
+  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+    for (const inner of [...links, ...controls]) {
+      if (!interactive.has(roleOf(inner) ?? '') || !isExposed(inner)) continue;
+      for (let outer = parentOf(inner); outer; outer = parentOf(outer)) {
+        const isControl = outer.matches('a[href], button') || ['button', 'link'].includes(roleOf(outer) ?? '');
+        if (isControl && outer.localName !== 'summary') {
+          yield { element: inner };
+          break;
+        }
+      }
+    }
+  },
+};

@@ -1,0 +1,44 @@
+import { hostOf } from './visible.ts';
+
+/**
+ * A CSS selector that finds this element alone: by its id where that is the only one, else by its way down. In a shadow root,
+ * the selectors of the hosts go before it, with ` >>> ` between.
+ */
+export function selectorOf(element: Element): string {
+  const root = element.getRootNode() as Document | ShadowRoot;
+  const way = wayDown(element, root);
+  const host = hostOf(root);
+  return host ? `${selectorOf(host)} >>> ${way}` : way;
+}
+
+function wayDown(element: Element, root: Document | ShadowRoot): string {
+  const steps: string[] = [];
+  for (let at: Element | null = element; at; at = at.parentElement) {
+    if (at.id !== '' && root.querySelectorAll(`#${CSS.escape(at.id)}`).length === 1) {
+      steps.unshift(`#${CSS.escape(at.id)}`);
+      break;
+    }
+    steps.unshift(stepOf(at));
+    if (at.localName === 'body') break;
+  }
+  return steps.join(' > ');
+}
+
+function stepOf(element: Element): string {
+  const name = CSS.escape(element.localName);
+  const siblings = [...(element.parentElement?.children ?? [])].filter(
+    (other) => other.localName === element.localName,
+  );
+  return siblings.length > 1 ? `${name}:nth-of-type(${siblings.indexOf(element) + 1})` : name;
+}
+
+/** An element's own tag, shortened: what a reader knows it again by. */
+export function tagOf(element: Element): string {
+  const copy = element.cloneNode(false) as Element;
+  const [tag = ''] = copy.outerHTML.split('></');
+  const text = element.textContent.replaceAll(/\s+/gu, ' ').trim();
+  const whole = `${tag.replace(/>$/u, '')}>${text}</${element.localName}>`;
+  return whole.length > mostCharacters ? `${whole.slice(0, mostCharacters)}…` : whole;
+}
+
+const mostCharacters = 300;
