@@ -6,7 +6,7 @@ import { findBrowser, openBrowser } from '../browser/open-browser.ts';
 import { Failure } from '../failure.ts';
 import { problemLine } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
-import { refusePresent, writeFiles } from '../writers/write-files.ts';
+import { refusePresent, writeFolder, type OutputFile } from '../writers/write-files.ts';
 import type { ComputedNames, SheetMenus } from 'fair-trail/sheet';
 import { computeNames } from './computed-names.ts';
 import { takePictures } from './pictures.ts';
@@ -63,15 +63,17 @@ async function writeSheet(
   { browser: named, force = false }: SheetOptions,
 ): Promise<void> {
   const files = sheetFiles(material);
-  const inFolder = (folder: string) => files.map((file) => ({ ...file, path: path.join(folder, file.path) }));
-  refusePresent(inFolder(out), force);
+  refusePresent(
+    files.map((file) => ({ path: path.join(out, file.path) })),
+    force,
+  );
   const hasBrowser = material.checked.site !== null && findBrowser(named) !== null;
   // What the browser computes is part of the sheet: it is opened once to ask, and then written.
-  const names = hasBrowser ? await inDraft(inFolder, (url) => askBrowser(url, named)) : null;
-  const whole = inFolder(out).map((file) => {
-    return path.basename(file.path) === 'data.js' ? { ...file, text: dataScript({ ...material.data, names }) } : file;
+  const names = hasBrowser ? await inDraft(files, (url) => askBrowser(url, named)) : null;
+  const whole = files.map((file) => {
+    return file.path === 'data.js' ? { ...file, text: dataScript({ ...material.data, names }) } : file;
   });
-  writeFiles(whole, force);
+  writeFolder(out, whole, force);
   process.stderr.write(`Wrote ${printable(path.join(out, 'index.html'))}.\n`);
   if (!hasBrowser && material.checked.site) {
     process.stderr.write('Without roles and names: no browser was found. Name one with --browser or CHROMIUM_PATH.\n');
@@ -96,13 +98,10 @@ async function writePictures(material: SheetMaterial, folder: string, options: S
   if (!material.checked.site) return;
   const browser = await openBrowser(options.browser);
   try {
-    const inFolder = (draft: string) =>
-      sheetFiles(material).map((file) => ({ ...file, path: path.join(draft, file.path) }));
-    const pictures = await inDraft(inFolder, (url) => takePictures(browser, `${url}?${options.conditions ?? ''}`));
-    writeFiles(
-      pictures.map((picture) => ({ ...picture, path: path.join(folder, picture.path) })),
-      options.force ?? false,
-    );
+    const pictures = await inDraft(sheetFiles(material), (url) => {
+      return takePictures(browser, `${url}?${options.conditions ?? ''}`);
+    });
+    writeFolder(folder, pictures, options.force ?? false);
     process.stderr.write(`Wrote ${pictures.length} pictures to ${printable(folder)}.\n`);
   } finally {
     await browser.close();
@@ -110,13 +109,10 @@ async function writePictures(material: SheetMaterial, folder: string, options: S
 }
 
 /** The sheet in a folder that is there only meanwhile. */
-async function inDraft<Result>(
-  files: (folder: string) => readonly { readonly path: string; readonly text: string | Uint8Array }[],
-  use: (url: string) => Promise<Result>,
-): Promise<Result> {
+async function inDraft<Result>(files: readonly OutputFile[], use: (url: string) => Promise<Result>): Promise<Result> {
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-sheet-'));
   try {
-    writeFiles(files(folder), true);
+    writeFolder(folder, files, true);
     return await use(pathToFileURL(path.join(folder, 'index.html')).href);
   } finally {
     rmSync(folder, { recursive: true, force: true });

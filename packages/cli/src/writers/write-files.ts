@@ -9,8 +9,7 @@ export interface OutputFile {
 }
 
 /**
- * Writes all files or none: each beside its place first, and moved there when all are written. A folder that is not there
- * yet is made.
+ * Writes all files or none: each beside its place first, and moved there when all are written.
  *
  * @throws Failure where a file is there already and may not be replaced, or cannot be written
  */
@@ -21,7 +20,6 @@ export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): v
     return { ...file, draft: path.join(dir, `.${base}.${process.pid}.part`) };
   });
   try {
-    for (const { draft } of drafts) mkdirSync(path.dirname(draft), { recursive: true });
     for (const { draft, text } of drafts) writeFileSync(draft, text, { flag: 'wx' });
     for (const { draft, path: place } of drafts) renameSync(draft, place);
   } catch (error) {
@@ -44,4 +42,24 @@ export function refusePresent(files: readonly Pick<OutputFile, 'path'>[], mayRep
   if (present && !mayReplace) {
     throw new Failure('file-exists', `There is a file "${printable(present.path)}" already. Replace it with --force.`);
   }
+}
+
+/**
+ * As `writeFiles`, into a folder that is made where it is not there yet.
+ *
+ * @param files by their names in it
+ */
+export function writeFolder(folder: string, files: readonly OutputFile[], mayReplace: boolean): void {
+  const placed = files.map((file) => ({ ...file, path: path.join(folder, file.path) }));
+  refusePresent(placed, mayReplace);
+  try {
+    mkdirSync(folder, { recursive: true });
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    throw new Failure(
+      'file-unreadable',
+      `The folder "${printable(folder)}" cannot be made (${code ?? 'unknown error'}).`,
+    );
+  }
+  writeFiles(placed, mayReplace);
 }
