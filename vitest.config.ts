@@ -47,8 +47,9 @@ export default defineConfig({
       {
         test: {
           name: 'command',
-          testTimeout,
-          hookTimeout: testTimeout,
+          // Each of them starts a browser, some more than one.
+          testTimeout: 2 * testTimeout,
+          hookTimeout: 2 * testTimeout,
           environment: 'node',
           include: withBrowser,
           // After all others, and one after the other: each starts browsers of its own.

@@ -20,13 +20,20 @@ export async function computeNames(browser: Browser, url: string): Promise<Compu
   }
 }
 
+/** Longer than a busy machine takes to draw a sheet, in milliseconds. */
+const patience = 90_000;
+
 /** Waits until every frame has been drawn. */
 export async function openSheet(page: Page, url: string): Promise<void> {
   await page.goto(url);
-  await page.waitForFunction(() => {
-    const frames = [...document.querySelectorAll('iframe')];
-    return frames.length > 0 && frames.every((frame) => frame.contentDocument?.body.firstElementChild);
-  });
+  await page.waitForFunction(
+    () => {
+      const frames = [...document.querySelectorAll('iframe')];
+      return frames.length > 0 && frames.every((frame) => frame.contentDocument?.body.firstElementChild);
+    },
+    undefined,
+    { timeout: patience },
+  );
 }
 
 interface NamedRow {
