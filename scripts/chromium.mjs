@@ -3,20 +3,15 @@ import { accessSync, constants, readFileSync } from 'node:fs';
 import { run } from './run.mjs';
 
 /**
- * Where systems keep one, as the command knows it too.
+ * Where systems keep one, and how it is started, as the command knows it too.
  *
- * @type {string[]}
+ * @type {{ places: string[], arguments: string[] }}
  */
-const candidates = JSON.parse(readFileSync(new URL('../packages/cli/browser-places.json', import.meta.url), 'utf8'));
+const chromium = JSON.parse(readFileSync(new URL('../packages/cli/chromium.json', import.meta.url), 'utf8'));
 
 /** A browser under test has no business with the network beyond the page it is given. */
 export const chromiumArguments = [
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
+  ...chromium.arguments,
   // Chromium refuses to run as root within its sandbox.
   ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
 ];
@@ -24,7 +19,7 @@ export const chromiumArguments = [
 /** The path of a Chromium: the one that CHROMIUM_PATH names, else one where systems keep it; null where there is none. */
 export function findChromium() {
   const named = process.env.CHROMIUM_PATH;
-  return (named ? [named] : candidates).find(isExecutable) ?? null;
+  return (named ? [named] : chromium.places).find(isExecutable) ?? null;
 }
 
 function isExecutable(file) {

@@ -38,26 +38,14 @@ export class Findings {
   readonly #unchecked = new Map<string, UncheckedRule>();
 
   add(finding: AuditFinding, where: { readonly page: string; readonly width: number; readonly state: string }): void {
-    const { rule, html, message } = finding;
+    const { rule, severity, certainty, wcag, selector, html, message, fix } = finding;
+    const { page, width, state } = where;
     const key = [rule, html, message].join('\n');
     const known = this.#findings.get(key);
-    const pages = [...new Set([...(known?.pages ?? []), where.page])];
-    this.#findings.set(
-      key,
-      known ? { ...known, pages } : { ...finding, pages, width: where.width, state: where.state },
-    );
-  }
-
-  leaveOut(rule: string, page: string, reason: string): void {
-    const key = `${rule}\n${reason}`;
-    const pages = [...new Set([...(this.#unchecked.get(key)?.pages ?? []), page])];
-    this.#unchecked.set(key, { rule, pages, reason });
-  }
-
-  report(about: Pick<AuditReport, 'tool' | 'target' | 'pages'>): AuditReport {
-    const weights: readonly RuleSeverity[] = ['error', 'warning', 'advice'];
-    const findings = [...this.#findings.values()]
-      .map(({ rule, severity, certainty, wcag, pages, width, state, selector, html, message, fix }) => ({
+    if (known) this.#findings.set(key, { ...known, pages: [...new Set([...known.pages, page])] });
+    else {
+      const pages = [page];
+      this.#findings.set(key, {
         rule,
         severity,
         certainty,
@@ -69,8 +57,21 @@ export class Findings {
         html,
         message,
         fix,
-      }))
-      .toSorted((one, other) => weights.indexOf(one.severity) - weights.indexOf(other.severity));
+      });
+    }
+  }
+
+  leaveOut(rule: string, page: string, reason: string): void {
+    const key = `${rule}\n${reason}`;
+    const pages = [...new Set([...(this.#unchecked.get(key)?.pages ?? []), page])];
+    this.#unchecked.set(key, { rule, pages, reason });
+  }
+
+  report(about: Pick<AuditReport, 'tool' | 'target' | 'pages'>): AuditReport {
+    const weights: readonly RuleSeverity[] = ['error', 'warning', 'advice'];
+    const findings = [...this.#findings.values()].toSorted(
+      (one, other) => weights.indexOf(one.severity) - weights.indexOf(other.severity),
+    );
     const count = (severity: RuleSeverity) => findings.filter((finding) => finding.severity === severity).length;
     return {
       tool: about.tool,

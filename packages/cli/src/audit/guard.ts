@@ -2,7 +2,7 @@ import type { BrowserContext, Page } from 'playwright-core';
 
 /**
  * Keeps a browser from doing harm on a site that is being audited: nothing goes to another origin, nothing but reading goes
- * out at all, no socket is opened, nothing is downloaded, no dialog waits.
+ * out at all, no socket is opened, no dialog waits, and no other window stays open.
  */
 export async function guard(context: BrowserContext, origin: string): Promise<void> {
   await context.route('**/*', async (route) => {
@@ -16,14 +16,11 @@ export async function guard(context: BrowserContext, origin: string): Promise<vo
   await context.routeWebSocket(/.*/u, async (socket) => {
     await socket.close();
   });
+  let own: Page | null = null;
   context.on('page', (page) => {
-    page.on('dialog', (dialog) => void dialog.dismiss());
-  });
-}
-
-/** What another window would show is not looked at. */
-export function closeOthers(context: BrowserContext, own: Page): void {
-  context.on('page', (page) => {
+    own ??= page;
+    // What another window would show is not looked at.
     if (page !== own) void page.close();
+    page.on('dialog', (dialog) => void dialog.dismiss());
   });
 }

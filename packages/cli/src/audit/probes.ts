@@ -1,16 +1,7 @@
-import type { Certainty, RuleSeverity } from 'fair-trail/audit';
+import type { RuleDescription } from 'fair-trail/audit';
 
 /** A thing that can be wrong with navigation and that is found only by using it. */
-export interface Probe {
-  readonly id: string;
-  readonly title: string;
-  readonly severity: RuleSeverity;
-  readonly certainty: Certainty;
-  readonly wcag: readonly string[];
-  readonly hurts: string;
-  readonly fix: string;
-  readonly standard: string;
-}
+export type Probe = RuleDescription;
 
 export const deadLink: Probe = {
   id: 'dead-link',

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { AuditFinding, PageReport } from 'fair-trail/audit';
-import type { Browser, BrowserContext, Page } from 'playwright-core';
+import type { Browser, BrowserContext } from 'playwright-core';
 import { Findings, type AuditReport } from './audit-report.ts';
 import { guard } from './guard.ts';
 import { isHarmful } from './harmful.ts';
-import { deadLink, toggleDoesNothing } from './probes.ts';
+import { deadLink, focusOnUnseen, toggleDoesNothing, toggleMouseOnly, toggleStateFrozen } from './probes.ts';
 import { pressToggle, walkByTab, type UsedPage } from './use-page.ts';
 
 export interface AuditSettings {
@@ -26,20 +26,20 @@ export interface AuditSettings {
 /** Longer than a page that works takes, in milliseconds. */
 const patience = 15_000;
 
-/** How many toggles of one navigation are tried. */
+/** How many toggles of one page are tried. */
 const mostToggles = 6;
 
 /** How many addresses are asked for that are not visited. */
 const mostLinks = 300;
 
 /** Rules that a page is not held to where a stylesheet or a script of it could not be loaded: it is not as visitors have it. */
-const ofLooks = ['small-target', 'low-contrast', 'focus-on-unseen'];
-const ofScripts = ['toggle-does-nothing', 'toggle-state-frozen', 'toggle-mouse-only', 'placeholder-link'];
+const ofLooks = ['small-target', 'low-contrast', focusOnUnseen.id];
+const ofToggles = [toggleDoesNothing, toggleStateFrozen, toggleMouseOnly].map(({ id }) => id);
+const ofScripts = [...ofToggles, 'placeholder-link'];
 
 /** Uses the navigation of a site, page by page and width by width, and tells what is wrong with it. */
 export async function runAudit(browser: Browser, settings: AuditSettings): Promise<AuditReport> {
-  const audit = new Audit(browser, settings);
-  return audit.run();
+  return new Audit(browser, settings).run();
 }
 
 class Audit {
@@ -50,6 +50,8 @@ class Audit {
   readonly #queue: string[];
   readonly #known: Set<string>;
   readonly #pages: { url: string; title: string }[] = [];
+  /** How pages that were visited have answered: they are not asked for again. */
+  readonly #statuses = new Map<string, number>();
   /** The navigations that have been used, by width and fingerprint. */
   readonly #used = new Set<string>();
   readonly #links = new Map<string, { readonly from: string; readonly link: PageReport['links'][number] }>();
@@ -119,6 +121,7 @@ class Audit {
     const response = await load();
     const type = response?.headers()['content-type'] ?? '';
     if (!type.includes('html')) return false;
+    if (response) this.#statuses.set(url, response.status());
     if (response && response.status() >= 400) {
       if (isFirst) this.#findings.leaveOut('*', url, `The page answers with status ${response.status()}.`);
       return false;
@@ -146,28 +149,35 @@ class Audit {
     for (const { rule, reason } of report.notChecked) this.#findings.leaveOut(rule, url, reason);
     for (const link of report.links) this.#follow(url, link);
 
-    const fingerprint = `${width}\n${report.fingerprint}`;
-    if (this.#used.has(fingerprint)) return true;
-    this.#used.add(fingerprint);
     const reload = async () => {
       await load();
     };
-    await this.#use({ page, url, width, findings: this.#findings, isWanted, reload }, report, page);
+    await this.#use({ page, url, width, findings: this.#findings, isWanted, reload }, report);
     return true;
   }
 
-  async #use(used: UsedPage, report: PageReport, page: Page): Promise<void> {
-    await walkByTab(used);
-    for (const selector of report.toggles.slice(0, mostToggles)) {
-      if (page.isClosed()) return;
-      if (!['toggle-does-nothing', 'toggle-state-frozen', 'toggle-mouse-only'].some(used.isWanted)) return;
+  /** What many pages share is used once. */
+  async #use(used: UsedPage, { fingerprint, toggles }: PageReport): Promise<void> {
+    if (this.#isNew(used.width, fingerprint)) await walkByTab(used);
+    if (!ofToggles.some(used.isWanted)) return;
+    const fresh = toggles.filter((toggle) => this.#isNew(used.width, toggle.fingerprint));
+    for (const { selector } of fresh.slice(0, mostToggles)) {
+      if (used.page.isClosed()) return;
       await used.reload();
       await pressToggle(used, selector);
     }
-    const left = report.toggles.length - mostToggles;
+    const left = fresh.length - mostToggles;
     if (left > 0) {
-      this.#findings.leaveOut(toggleDoesNothing.id, used.url, `${left} more toggles of this navigation are not tried.`);
+      this.#findings.leaveOut(toggleDoesNothing.id, used.url, `${left} more toggles of this page are not tried.`);
     }
+  }
+
+  /** Whether this has not been used at this width yet; from now on it has. */
+  #isNew(width: number, fingerprint: string): boolean {
+    const key = `${width}\n${fingerprint}`;
+    const isNew = !this.#used.has(key);
+    this.#used.add(key);
+    return isNew;
   }
 
   #isWanted(rule: string): boolean {
@@ -193,7 +203,7 @@ class Audit {
     try {
       for (const [address, { from, link }] of [...this.#links].slice(0, mostLinks)) {
         if (this.#settings.isStopped()) return;
-        const status = await statusOf(context, address);
+        const status = this.#statuses.get(address) ?? (await statusOf(context, address));
         if (status === 404 || status === 410) {
           const { id, severity, certainty, wcag, title, fix } = deadLink;
           const message = `${title} ${new URL(address).pathname} answers with status ${status}.`;

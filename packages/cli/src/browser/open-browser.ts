@@ -3,8 +3,17 @@ import { chromium, type Browser } from 'playwright-core';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 
-/** Where systems keep a Chromium: a file, since the scripts of the workspace look there too. */
-const places = JSON.parse(readFileSync(new URL('../../browser-places.json', import.meta.url), 'utf8')) as string[];
+interface ChromiumFacts {
+  /** Where systems keep it. */
+  readonly places: readonly string[];
+  /** A browser that is driven has no business with the network beyond the pages given. */
+  readonly arguments: readonly string[];
+}
+
+/** In a file, since the scripts of the workspace start the same browser before anything is built. */
+const chromiumFacts = JSON.parse(
+  readFileSync(new URL('../../chromium.json', import.meta.url), 'utf8'),
+) as ChromiumFacts;
 
 const remedy = 'Install Chromium, or name the program with --browser or CHROMIUM_PATH.';
 
@@ -15,7 +24,7 @@ const remedy = 'Install Chromium, or name the program with --browser or CHROMIUM
  * @throws Failure where one is named that cannot be run
  */
 export function findBrowser(named = process.env['CHROMIUM_PATH']): string | null {
-  if (!named) return places.find(isExecutable) ?? null;
+  if (!named) return chromiumFacts.places.find(isExecutable) ?? null;
   if (isExecutable(named)) return named;
   throw new Failure('no-browser', `No program that can be run is at "${printable(named)}". ${remedy}`);
 }
@@ -28,11 +37,10 @@ export function findBrowser(named = process.env['CHROMIUM_PATH']): string | null
 export async function openBrowser(named?: string): Promise<Browser> {
   const executablePath = findBrowser(named);
   if (executablePath === null) throw new Failure('no-browser', `No browser was found. ${remedy}`);
-  // Chromium refuses to run as root within its sandbox; and it has no business with the network beyond the pages given.
-  const isRoot = process.getuid?.() === 0;
-  const args = ['--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update'];
+  // Chromium refuses to run as root within its sandbox.
+  const sandbox = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
   try {
-    return await chromium.launch({ executablePath, args: isRoot ? [...args, '--no-sandbox'] : args });
+    return await chromium.launch({ executablePath, args: [...chromiumFacts.arguments, ...sandbox] });
   } catch (error) {
     const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
     throw new Failure(

@@ -1,8 +1,9 @@
 import { createServer, type Server, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { Failure } from '../failure.ts';
-import { readSheetMaterial, type SheetInput } from './sheet-data.ts';
-import { sheetFiles, sheetPolicy } from './sheet-page.ts';
+import { builtFile, readSheetMaterial, type SheetInput } from './sheet-data.ts';
+import { builtFiles, ownFiles, sheetPolicy } from './sheet-page.ts';
+import type { OutputFile } from '../writers/write-files.ts';
 
 const types: Readonly<Record<string, string>> = { html: 'text/html', js: 'text/javascript', css: 'text/css' };
 
@@ -38,8 +39,8 @@ export async function serveSheet(
 async function answer(input: SheetInput, pathname: string, response: ServerResponse): Promise<void> {
   const name = pathname === '/' ? 'index.html' : pathname.slice(1);
   try {
-    const file = sheetFiles(await readSheetMaterial(input)).find(({ path }) => path === name);
-    if (!file) {
+    const text = await textOf(input, name);
+    if (text === undefined) {
       response.writeHead(404, { 'Content-Type': 'text/plain; charset=utf-8' }).end('Nothing is here.\n');
       return;
     }
@@ -50,10 +51,18 @@ async function answer(input: SheetInput, pathname: string, response: ServerRespo
         'Content-Security-Policy': sheetPolicy,
         'Cache-Control': 'no-store',
       })
-      .end(file.text);
+      .end(text);
   } catch (error) {
     const message = error instanceof Failure ? error.message : 'The sheet could not be made.';
     response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(`${message}\n`);
     if (!(error instanceof Failure)) throw error;
   }
+}
+
+/** Undefined for what is no file of a sheet: nothing is read for that, nor for what every sheet has. */
+async function textOf(input: SheetInput, name: string): Promise<OutputFile['text'] | undefined> {
+  const built = builtFiles.find((each) => each === name);
+  if (built !== undefined) return builtFile(built);
+  if (!/^(?:index\.html|theme\.css|data\.js)$/u.test(name)) return undefined;
+  return ownFiles(await readSheetMaterial(input)).find(({ path }) => path === name)?.text;
 }

@@ -3,6 +3,7 @@ import { tokensCss } from 'fair-trail/color';
 import type { ComputedNames, SheetData, SheetProblem } from 'fair-trail/sheet';
 import { readFileSync } from 'node:fs';
 import { Failure } from '../failure.ts';
+import { printable } from '../printable.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readText } from '../input/read-file.ts';
 import { readSiteFile, type CheckedSiteFile, type LocatedProblem } from '../input/site-file.ts';
@@ -27,7 +28,7 @@ export interface SheetMaterial {
 }
 
 /** The styles of the specimens and of the page, and its script: made when this package was built. */
-export function builtFile(name: 'sheet.js' | 'sheet.css' | 'specimens.css'): string {
+export function builtFile(name: string): string {
   return readFileSync(new URL(`../../dist/sheet-page/${name}`, import.meta.url), 'utf8');
 }
 
@@ -39,7 +40,10 @@ export async function readSheetMaterial(input: SheetInput, names: ComputedNames 
   const unknown = Object.values(menus).find((name) => site?.menus.has(name) === false);
   if (unknown !== undefined) {
     const known = [...(site?.menus.keys() ?? [])].join(', ');
-    throw new Failure('unknown-menu', `There is no menu "${unknown}". The menus of this site are ${known}.`);
+    throw new Failure(
+      'unknown-menu',
+      `There is no menu "${printable(unknown)}". The menus of this site are ${printable(known)}.`,
+    );
   }
   const theme = input.theme === undefined ? null : readThemeFile(input.theme);
   const records: SiteRecords = input.records === undefined ? {} : readRecords(input.records);

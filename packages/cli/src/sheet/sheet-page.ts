@@ -15,15 +15,20 @@ export const sheetPolicy = [
   "form-action 'none'",
 ].join('; ');
 
+/** What every sheet has, made when this package was built. */
+export const builtFiles = ['sheet.js', 'sheet.css', 'specimens.css'] as const;
+
 /** The files of a sheet, by their names in its folder. */
 export function sheetFiles(material: SheetMaterial): readonly OutputFile[] {
+  return [...ownFiles(material), ...builtFiles.map((name) => ({ path: name, text: builtFile(name) }))];
+}
+
+/** Those that are of this site alone. */
+export function ownFiles({ name, themeCss, data }: SheetMaterial): readonly OutputFile[] {
   return [
-    { path: 'index.html', text: sheetHtml(material.name) },
-    { path: 'sheet.js', text: builtFile('sheet.js') },
-    { path: 'sheet.css', text: builtFile('sheet.css') },
-    { path: 'specimens.css', text: builtFile('specimens.css') },
-    { path: 'theme.css', text: material.themeCss },
-    { path: 'data.js', text: dataScript(material.data) },
+    { path: 'index.html', text: sheetHtml(name) },
+    { path: 'theme.css', text: themeCss },
+    { path: 'data.js', text: dataScript(data) },
   ];
 }
 

@@ -1,6 +1,15 @@
 export { audit, type AuditAnswer, type AuditOptions } from './audit.ts';
 export { rules } from './rules/index.ts';
-export type { AuditFinding, Certainty, Fault, NotChecked, PageContext, Rule, RuleSeverity } from './rule.ts';
+export type {
+  AuditFinding,
+  Certainty,
+  Fault,
+  NotChecked,
+  PageContext,
+  Rule,
+  RuleDescription,
+  RuleSeverity,
+} from './rule.ts';
 export { accessibleName } from './accessible-name.ts';
 export { roleOf } from './role.ts';
 export { navigationsOf } from './navigations.ts';

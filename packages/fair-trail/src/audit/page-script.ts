@@ -16,10 +16,16 @@ export interface PageReport extends AuditAnswer {
     readonly selector: string;
     readonly html: string;
   }[];
-  /** The same for navigations that are the same but for their marks. */
+  /** The same for a page whose navigations are the same but for their marks. */
   readonly fingerprint: string;
-  /** The selectors of what says that it opens something. */
-  readonly toggles: readonly string[];
+  /** What says that it opens something. */
+  readonly toggles: readonly FoundToggle[];
+}
+
+export interface FoundToggle {
+  readonly selector: string;
+  /** The same for a toggle of the same menu on another page. */
+  readonly fingerprint: string;
 }
 
 /** What is to be seen and used now, to be compared with what is after something was done. */
@@ -34,6 +40,14 @@ export interface PageSnapshot {
 
 let changes = 0;
 
+/** What a menu says and where it leads: marks, and what a script adds to them, come and go. */
+function fingerprintOf(menu: Element): string {
+  const links = linksIn(menu).map((link) => `${link.getAttribute('href') ?? ''} ${link.textContent}`);
+  return [menu.localName, menu.getAttribute('aria-label') ?? menu.textContent, ...links]
+    .join(' ')
+    .replaceAll(/\s+/gu, ' ');
+}
+
 /** What the command asks of a page: it is put into the page as a script of its own. */
 const script = {
   report(options: AuditOptions): PageReport {
@@ -44,6 +58,7 @@ const script = {
     const toggles = deepElements(document, '[aria-expanded="false"]').filter((toggle) => {
       return isDrawn(toggle) && !toggle.matches(':disabled, [aria-disabled="true"]') && roleOf(toggle) !== 'combobox';
     });
+    const menuOf = (toggle: Element) => navigations.find((navigation) => holds(navigation, toggle)) ?? toggle;
     return {
       ...answer,
       title: document.title,
@@ -53,10 +68,14 @@ const script = {
         selector: selectorOf(link),
         html: tagOf(link),
       })),
-      fingerprint: [...links, ...toggles]
-        .map((each) => `${each.localName} ${each.getAttribute('href') ?? ''} ${each.textContent}`)
-        .join('\n'),
-      toggles: toggles.filter((toggle) => !selectorOf(toggle).includes('>>>')).map(selectorOf),
+      fingerprint: navigations.map(fingerprintOf).join('\n'),
+      toggles: toggles
+        .map((toggle) => ({
+          selector: selectorOf(toggle),
+          fingerprint: `${fingerprintOf(menuOf(toggle))}\n${fingerprintOf(toggle)}`,
+        }))
+        // What is in a shadow root is not pressed: no selector of a whole document finds it.
+        .filter(({ selector }) => !selector.includes('>>>')),
     };
   },
 

@@ -5,7 +5,7 @@ export type RuleSeverity = 'error' | 'warning' | 'advice';
 export type Certainty = 'sure' | 'likely';
 
 /** One thing that can be wrong with navigation: what it is, whom it hurts, and how it is mended. */
-export interface Rule {
+export interface RuleDescription {
   readonly id: string;
   /** What is wrong, in a user's words. */
   readonly title: string;
@@ -18,6 +18,10 @@ export interface Rule {
   readonly fix: string;
   /** The standard's section that it follows. */
   readonly standard: string;
+}
+
+/** One that can be read in a document. */
+export interface Rule extends RuleDescription {
   readonly check: (page: PageContext) => Iterable<Fault>;
 }
 

@@ -26,7 +26,7 @@ export function watchFit(
   const measure = () => {
     const { columnGap } = getComputedStyle(list);
     const gap = Number.parseFloat(columnGap) || 0;
-    const children = [...list.children].filter((child): child is HTMLElement => isHtmlElement(child));
+    const children = [...list.children].filter(isHtmlElement);
     const widths = naturalWidths(list, children);
     const staying = fit(
       items.map(({ priority }, index) => ({

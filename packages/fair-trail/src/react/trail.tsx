@@ -5,14 +5,8 @@ import {
   locate,
   samePosition,
   titleOf,
-  type Audience,
-  type Badges,
   type RouterState,
   type SessionHistory,
-  type Site,
-  type SiteRecords,
-  type Warning,
-  type Wording,
 } from '../core/index.ts';
 import {
   browserHistory,
@@ -24,30 +18,12 @@ import {
   type Eagerness,
   type GivenAddress,
   type NavigateOptions,
-  type Presenter,
   type Router,
 } from '../dom/index.ts';
-import { LinksContext, type LinkSlot } from './links.tsx';
-import {
-  fixedPlace,
-  PlaceContext,
-  PresenterContext,
-  SurroundingsContext,
-  useBrowserLayoutEffect,
-  type Place,
-  type PlaceSource,
-} from './trail-context.ts';
+import { Provide, type SharedProps } from './provide.tsx';
+import { fixedPlace, useBrowserLayoutEffect, type Place, type PlaceSource } from './trail-context.ts';
 
-export interface TrailProps {
-  readonly site: Site;
-  /** The audiences that the visitor is in, or `unknown` while the app does not know yet. Default: none. */
-  readonly audience?: Audience;
-  /** The records as they are known now. Default: none. */
-  readonly records?: SiteRecords;
-  /** What is shown beside labels, by the entry's id, as it is known now. Default: what the site file says. */
-  readonly badges?: Badges;
-  /** Words to say instead of the English ones. */
-  readonly wording?: Partial<Wording>;
+export interface TrailProps extends SharedProps {
   /** How the reader is taken to a new page. Default: `focus`. */
   readonly arrival?: Arrival;
   /** Where the visitor's way is kept. Default: the browser's session history. */
@@ -58,20 +34,11 @@ export interface TrailProps {
   readonly eagerness?: Eagerness | null;
   /** Whether a page change is a view transition where the browser has them and motion is wanted. Default: true. */
   readonly viewTransitions?: boolean;
-  /** Told of what went wrong without stopping anything. Default: the console is. */
-  readonly onWarning?: (warning: Warning) => void;
   /** The current address, where something else decides it: a server, or a router that the app has already. */
   readonly url?: string;
-  /** With `url`: the link component of the router that the app has. */
-  readonly link?: LinkSlot;
   /** With `url`: goes to an address, by the router that the app has. Default: loads it. */
   readonly onNavigate?: (url: string, options: NavigateOptions) => void;
-  readonly children?: ReactNode;
 }
-
-const noAudience: readonly string[] = [];
-const noRecords: SiteRecords = {};
-const noBadges: Badges = {};
 
 /** Gives the components within it the site, the position in it, and who is looking. */
 export function Trail({ url, history, ...props }: TrailProps): ReactNode {
@@ -182,33 +149,4 @@ function useLatest<Value>(value: Value): { readonly current: Value } {
     latest.current = value;
   });
   return latest;
-}
-
-interface ProvideProps extends Omit<TrailProps, 'url' | 'history'> {
-  readonly place: PlaceSource;
-  readonly router: (Router & Presenter) | null;
-  readonly navigate: (url: string, options?: NavigateOptions) => void;
-}
-
-function Provide(props: ProvideProps): ReactNode {
-  const { site, place, router, navigate, link = null, onWarning, children } = props;
-  const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
-  const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
-  const value = useMemo(
-    () => ({ site, audience, records, badges, wording, router, navigate, warn: onWarning }),
-    [site, audience, records, badges, wording, router, navigate, onWarning],
-  );
-  const links = useMemo(
-    () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),
-    [router, link],
-  );
-  return (
-    <SurroundingsContext.Provider value={value}>
-      <PlaceContext.Provider value={place}>
-        <PresenterContext.Provider value={router}>
-          <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
-        </PresenterContext.Provider>
-      </PlaceContext.Provider>
-    </SurroundingsContext.Provider>
-  );
 }

@@ -1,7 +1,8 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
-import { isPlainClick, markScripted } from '../dom/index.ts';
+import { followedLink, linkAround, markScripted } from '../dom/index.ts';
 import { useBrowserLayoutEffect } from '../react/trail-context.ts';
+import { useStable } from '../react/use-stable.ts';
 import type { Conditions } from './conditions.ts';
 import { dressRoot } from './frame-root.ts';
 import { FrameStyles, type SheetStyles } from './sheet-styles.ts';
@@ -41,59 +42,47 @@ const noStyles: readonly string[] = [];
  * real answers.
  */
 export function Frame(props: FrameProps): ReactNode {
-  const { title, height = 'content', styles: ownStyles = noStyles, name, onReady, children } = props;
+  const { title, height = 'content', styles: more = noStyles, name, onReady, children } = props;
   const surroundings = useContext(FrameContext);
   if (!surroundings) throw new Error('A frame of the sheet needs the sheet around it.');
   const { conditions, styles, language, direction, onFollow } = surroundings;
   const frame = useRef<HTMLIFrameElement>(null);
   const [document, setDocument] = useState<Document | null>(null);
   const [sheets, setSheets] = useState<FrameStyles | null>(null);
-  const ready = useRef(onReady);
-  const follow = useRef(onFollow);
-  const latest = useRef(conditions);
-  useBrowserLayoutEffect(() => {
-    ready.current = onReady;
-    follow.current = onFollow;
-    latest.current = conditions;
-  });
+  const ready = useStable((loaded: Document) => onReady?.(loaded));
+  const follow = useStable(onFollow);
 
   const load = useCallback(() => {
     const loaded = frame.current?.contentDocument ?? null;
     setDocument(loaded);
-    setSheets(loaded && new FrameStyles(loaded, latest.current, () => loaded.isConnected && ready.current?.(loaded)));
-  }, []);
+    setSheets(loaded && new FrameStyles(loaded, () => ready(loaded)));
+  }, [ready]);
 
   useBrowserLayoutEffect(() => {
-    sheets?.use(styles, ownStyles);
-  }, [sheets, styles, ownStyles]);
-  useBrowserLayoutEffect(() => {
-    sheets?.under(conditions);
-  }, [sheets, conditions]);
+    sheets?.apply({ styles, more, conditions });
+  }, [sheets, styles, more, conditions]);
 
   useBrowserLayoutEffect(() => {
     if (document) dressRoot(document.documentElement, { conditions, language, direction });
   }, [document, conditions, language, direction]);
   useBrowserLayoutEffect(() => (document ? markScripted(document) : undefined), [document]);
   // Before anything in it can be pressed.
-  useBrowserLayoutEffect(
-    () => (document ? keepInSheet(document, (href) => follow.current(href)) : undefined),
-    [document],
-  );
+  useBrowserLayoutEffect(() => (document ? keepInSheet(document, follow) : undefined), [document, follow]);
   useEffect(() => {
     const element = frame.current;
     if (!document || !element || height !== 'content') return undefined;
     return keepAsHigh(element, document);
   }, [document, height]);
   useEffect(() => {
-    if (document) ready.current?.(document);
-  }, [document, conditions, styles, ownStyles]);
+    if (document) ready(document);
+  }, [document, conditions, styles, more, ready]);
 
   const size = useMemo(
     () => ({ inlineSize: `${conditions.width}px`, ...(height !== 'content' && { blockSize: `${height}px` }) }),
     [conditions.width, height],
   );
   return (
-    <div className="ft-sheet-scroll" tabIndex={-1}>
+    <div className="ft-sheet-scroll" role="group" aria-label={title} tabIndex={0}>
       <iframe
         ref={frame}
         className="ft-sheet-window"
@@ -111,12 +100,9 @@ export function Frame(props: FrameProps): ReactNode {
 /** A link or a form of a specimen must not take its frame elsewhere. The parts' own handlers are asked first. */
 function keepInSheet(document: Document, follow: (href: string) => void): () => void {
   const onClick = (event: MouseEvent) => {
-    const link = (event.target as Element).closest('a[href]');
-    const href = link?.getAttribute('href');
-    if (href === null || href === undefined) return;
-    const goes = isPlainClick(event) && href.startsWith('/');
-    event.preventDefault();
-    if (goes) follow(href);
+    const href = followedLink(event)?.link.getAttribute('href');
+    if (linkAround(event)) event.preventDefault();
+    if (href?.startsWith('/') === true) follow(href);
   };
   const onSubmit = (event: SubmitEvent) => event.preventDefault();
   document.addEventListener('click', onClick);

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { everyEntry, type Entry } from '../core/index.ts';
+import { everyEntry, type Entry, type MenuItem } from '../core/index.ts';
 import { Frame } from './frame.tsx';
 import { useSheet } from './sheet-context.ts';
 
@@ -11,7 +11,7 @@ interface IconUse {
 
 /** Every icon of the site, at rest and current, and what has none where others have. */
 export function IconsTable(): ReactNode {
-  const { site, icon } = useSheet();
+  const { site, icon, menus, itemsOf } = useSheet();
   const entries = [...everyEntry(site.entries)];
   const uses = new Map<string, IconUse>();
   for (const entry of entries) {
@@ -29,8 +29,10 @@ export function IconsTable(): ReactNode {
   const missing = [...new Set([...uses.values()].flatMap(({ name, current }) => [name, current]))].filter(
     (name) => draw(name) === null,
   );
+  const without = [...new Set(Object.values(menus) as string[])].flatMap((menu) => withoutIcon(itemsOf(menu)));
   return (
     <>
+      {without.length > 0 && <p>Without an icon beside others that have one: {[...new Set(without)].join(', ')}.</p>}
       {icon === undefined ? (
         <p>
           The site names {uses.size} icons. This sheet was given no drawings for them: with the component, pass{' '}
@@ -79,4 +81,14 @@ export function IconsTable(): ReactNode {
       </Frame>
     </>
   );
+}
+
+/** The labels of items that have none in a list where others have: there, a gap or a ragged edge is seen. */
+function withoutIcon(items: readonly MenuItem[]): readonly string[] {
+  const shown = items.filter(({ kind }) => kind === 'link' || kind === 'group');
+  const hasSome = shown.some((item) => item.icon !== null);
+  return [
+    ...shown.filter((item) => hasSome && item.icon === null).map(({ label }) => label),
+    ...items.flatMap((item) => withoutIcon(item.items)),
+  ];
 }

@@ -3,12 +3,13 @@ import {
   barView,
   closedDisclosures,
   itemKey,
-  sidebarView,
   type MenuItem,
   type SidebarViewOptions,
   type ViewElement,
 } from '../core/index.ts';
+import { everyItem } from './every-item.ts';
 import { panelsWith, type SpecimenSource } from './specimens-bar.ts';
+import { sidebarWith } from './specimens-sidebar.ts';
 
 /** A part that opens and closes, as it is on its way in and on its way out. */
 export interface MovingPart {
@@ -73,18 +74,7 @@ const nothing: ReadonlySet<string> = new Set();
 
 function sidebarParts({ sidebarItems, wording, icons, annex }: MotionSource): readonly MovingPart[] {
   const view = (items: readonly MenuItem[], more: Partial<SidebarViewOptions>) =>
-    sidebarView({
-      items,
-      name: 'motion',
-      label: wording.sidebar,
-      idPrefix: 'motion-sidebar',
-      tree: { open: nothing, closing: nothing },
-      expanded: false,
-      closing: false,
-      slots: { icon: icons, start: false, foot: false },
-      wording,
-      ...more,
-    });
+    sidebarWith(items, { wording, icons }, 'motion-sidebar', more);
   const parts: MovingPart[] = [
     {
       name: 'sidebar',
@@ -104,7 +94,7 @@ function sidebarParts({ sidebarItems, wording, icons, annex }: MotionSource): re
     },
   ];
   const annexes = annexItems(sidebarItems, annex);
-  const group = flat(sidebarItems).find(
+  const group = [...everyItem(sidebarItems)].find(
     (item) => item.items.length > 0 && item.entry !== null && !annexes.has(itemKey(item)),
   );
   if (group) {
@@ -131,8 +121,4 @@ function sidebarParts({ sidebarItems, wording, icons, annex }: MotionSource): re
     });
   }
   return parts;
-}
-
-function flat(items: readonly MenuItem[]): readonly MenuItem[] {
-  return items.flatMap((item) => [item, ...flat(item.items)]);
 }

@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { itemKey } from '../core/index.ts';
+import { isSeen } from '../dom/index.ts';
 import { Navbar } from '../react/navbar.tsx';
 import { Sidebar } from '../react/sidebar.tsx';
 import { ViewRoot } from '../react/view.tsx';
@@ -144,25 +145,23 @@ export function Motion(): ReactNode {
             ))}
           </div>
           <div className="ft-sheet-play">
-            <>
-              <Navbar
-                key={String(expanded)}
-                menu={menus.bar}
-                brand={sheet.brand}
-                {...(expanded !== undefined && { expanded })}
-                {...(held !== '' && { held })}
-                {...(icon && { icon })}
-              />
-              <Sidebar
-                key={`sidebar ${String(expanded)}`}
-                menu={menus.sidebar}
-                name="sheet-motion"
-                rail
-                annex={annex}
-                {...(expanded !== undefined && { expanded })}
-                {...(icon && { icon })}
-              />
-            </>
+            <Navbar
+              key={String(expanded)}
+              menu={menus.bar}
+              brand={sheet.brand}
+              {...(expanded !== undefined && { expanded })}
+              {...(held !== '' && { held })}
+              {...(icon && { icon })}
+            />
+            <Sidebar
+              key={`sidebar ${String(expanded)}`}
+              menu={menus.sidebar}
+              name="sheet-motion"
+              rail
+              annex={annex}
+              {...(expanded !== undefined && { expanded })}
+              {...(icon && { icon })}
+            />
           </div>
         </Frame>
       </div>
@@ -184,12 +183,8 @@ function timelineOf(document: Document, { name, find, control }: MovingPart): Ti
   return {
     opening: movement(opening),
     closing: movement(closing),
-    isThere: pressed !== null && pressed.getClientRects().length > 0 && isVisible(pressed),
+    isThere: pressed !== null && isSeen(pressed),
   };
-}
-
-function isVisible(element: Element): boolean {
-  return element.ownerDocument.defaultView?.getComputedStyle(element).visibility === 'visible';
 }
 
 /** Whatever begins to move in the document does so at the rate of the moment. */

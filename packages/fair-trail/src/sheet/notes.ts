@@ -1,5 +1,5 @@
 import { partStates } from '../core/index.ts';
-import { contrast, readHex, writeHex, type Color, type ColorName } from '../core/color/index.ts';
+import { colorNames, contrast, readComputedColor, readHex, writeHex, type Color } from '../core/color/index.ts';
 import { keyboardTables } from './keyboard.ts';
 import type { Specimen, SpecimenTable } from './specimen.ts';
 import { transitsOf } from './timeline.ts';
@@ -134,40 +134,26 @@ function round(value: number): number {
 
 type Tokens = ReadonlyMap<string, string>;
 
+/** The tokens of each color that the frame's theme has: two may well be alike. */
 function colorTokens(document: Document): Tokens {
   const style = styleOf(document.documentElement);
   const names = new Map<string, string>();
   // A custom property is asked for by name: browsers do not list them.
-  for (const name of colorNamesInOrder) {
+  for (const name of Object.keys(colorNames)) {
     const color = readHex(style.getPropertyValue(`--ft-${name}`).trim());
-    if (color && !names.has(writeHex(color))) names.set(writeHex(color), `--ft-${name}`);
+    if (!color) continue;
+    const known = names.get(writeHex(color));
+    names.set(writeHex(color), `${known === undefined ? '' : `${known}, `}--ft-${name}`);
   }
   return names;
 }
 
-/** What text is drawn in comes first: a ring or a line may be of the same color. */
-const colorNamesInOrder: readonly ColorName[] = [
-  'ink',
-  'ink-soft',
-  'paper',
-  'paper-raised',
-  'shade',
-  'shade-deep',
-  'lichen',
-  'rust',
-  'rust-deep',
-  'on-rust',
-  'line-strong',
-  'line',
-  'focus',
-];
-
 function colorsOf(part: HTMLElement, tokens: Tokens): readonly string[] {
   const style = styleOf(part);
-  const text = readComputed(style.color);
+  const text = readComputedColor(style.color);
   const board = boardBehind(part);
   const ratio = text && board ? `${(Math.floor(contrast(text, board) * 100) / 100).toFixed(2)} : 1` : '';
-  const ring = style.outlineStyle === 'none' ? null : readComputed(style.outlineColor);
+  const ring = style.outlineStyle === 'none' ? null : readComputedColor(style.outlineColor);
   return [named(text, style.color, tokens), named(board, '', tokens), ratio, ring ? named(ring, '', tokens) : ''];
 }
 
@@ -182,18 +168,11 @@ function named(color: Color | null, written: string, tokens: Tokens): string {
 function boardBehind(part: HTMLElement): Color | null {
   for (let element: HTMLElement | null = part; element; element = element.parentElement) {
     const drawn = styleOf(element, '::after');
-    const after = element === part && drawn.content !== 'none' ? readComputed(drawn.backgroundColor) : null;
-    const own = after ?? readComputed(styleOf(element).backgroundColor);
+    const after = element === part && drawn.content !== 'none' ? readComputedColor(drawn.backgroundColor) : null;
+    const own = after ?? readComputedColor(styleOf(element).backgroundColor);
     if (own) return own;
   }
   return null;
-}
-
-/** An opaque color as browsers compute it; null for any other. */
-function readComputed(text: string): Color | null {
-  const [, red, green, blue, alpha = '1'] = /^rgba?\((\d+), (\d+), (\d+)(?:, ([\d.]+))?\)$/u.exec(text) ?? [];
-  if (red === undefined || green === undefined || blue === undefined || Number(alpha) < 1) return null;
-  return { red: Number(red) / 255, green: Number(green) / 255, blue: Number(blue) / 255 };
 }
 
 function timesOf(part: HTMLElement): readonly (readonly string[])[] {

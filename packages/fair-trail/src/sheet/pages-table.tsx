@@ -1,6 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
-import { locate, menuItems, titleOf, type MenuItem } from '../core/index.ts';
+import { locate, menuItems, type MenuItem } from '../core/index.ts';
 import { Navbar } from '../react/navbar.tsx';
+import { everyItem, pagesOf } from './every-item.ts';
 import { Frame } from './frame.tsx';
 import { sample } from './sample.ts';
 import { useSheet } from './sheet-context.ts';
@@ -9,32 +10,20 @@ import { SheetTrail } from './surroundings.tsx';
 /** As many strips as a reader looks through. */
 const mostPages = 24;
 
-interface MenuPage {
-  readonly href: string;
-  readonly label: string;
-}
-
 /** Every page of the bar's menu with the bar as it is there, so that a wrong mark or none is seen at a glance. */
 export function PagesTable(): ReactNode {
   const sheet = useSheet();
-  const { site, menus, itemsOf, audience, records, badges, language } = { ...sheet, language: sheet.position.language };
+  const { site, menus, itemsOf, audience, records, badges, position } = sheet;
+  const { language } = position;
   const pages = useMemo(() => {
-    const found = new Map<string, MenuPage>();
-    const collect = (items: readonly MenuItem[]) => {
-      for (const { href, label, items: below } of items) {
-        if (href?.startsWith('/') === true && !found.has(href)) found.set(href, { href, label });
-        collect(below);
-      }
-    };
-    collect(itemsOf(menus.bar));
-    return sample([...found.values()], mostPages, { label: ({ label }) => label, notable: () => false });
+    const found = [...pagesOf(itemsOf(menus.bar))].map(([href, label]) => ({ href, label }));
+    return sample(found, mostPages, { label: ({ label }) => label, notable: () => false });
   }, [itemsOf, menus.bar]);
   const rows = useMemo(
     () =>
       pages.members.map((page) => {
-        const position = locate(site, page.href);
-        const marks = marksIn(menuItems(site, menus.bar, { position, audience, records, badges, language }));
-        return { ...page, marks, title: titleOf(site, position, '', records) };
+        const there = { position: locate(site, page.href), audience, records, badges, language };
+        return { ...page, marks: marksIn(menuItems(site, menus.bar, there)) };
       }),
     [pages, site, menus.bar, audience, records, badges, language],
   );
@@ -83,8 +72,7 @@ function makeInert(element: HTMLElement | null): void {
 
 /** What is marked, outermost first. */
 function marksIn(items: readonly MenuItem[]): readonly string[] {
-  return items.flatMap(({ label, mark, items: below }) => [
-    ...(mark === null ? [] : [mark === 'page' ? `${label}: the page` : `${label}: its section`]),
-    ...marksIn(below),
-  ]);
+  return [...everyItem(items)]
+    .filter(({ mark }) => mark !== null)
+    .map(({ label, mark }) => (mark === 'page' ? `${label}: the page` : `${label}: its section`));
 }

@@ -1,5 +1,6 @@
 import { everyEntry, hrefOf, locate, type MenuItem, type Position, type Site } from '../core/index.ts';
 import type { ConditionOptions } from './condition-fields.tsx';
+import { everyItem, pagesOf } from './every-item.ts';
 import type { SheetMenus } from './sheet-context.ts';
 
 /** The place that an address names, in a language; an address that is none of the site's is shown as such. */
@@ -24,8 +25,7 @@ export function directionOf(language: string): 'ltr' | 'rtl' {
 
 /** The last page that holds others, where there is another one beside it that opens in place. */
 export function usualAnnex(items: readonly MenuItem[]): readonly string[] {
-  const flat = (list: readonly MenuItem[]): readonly MenuItem[] => list.flatMap((item) => [item, ...flat(item.items)]);
-  const holders = flat(items).filter(({ kind, items: below }) => kind === 'link' && below.length > 0);
+  const holders = [...everyItem(items)].filter(({ kind, items: below }) => kind === 'link' && below.length > 0);
   const last = holders.length > 1 ? holders.at(-1)?.entry : null;
   return last ? [last.id] : [];
 }
@@ -38,19 +38,12 @@ export function optionsOf(
 ): ConditionOptions {
   const entries = [...everyEntry(site.entries)];
   const audiences = new Set([...(site.audiences ?? []), ...entries.flatMap(({ audiences: of }) => of.flat())]);
-  const hrefs = new Set<string>();
-  const collect = (items: readonly MenuItem[]) => {
-    for (const { href, items: below } of items) {
-      if (href?.startsWith('/') === true && hrefs.size < mostAddresses) hrefs.add(href);
-      collect(below);
-    }
-  };
-  for (const menu of Object.values(menus) as string[]) collect(itemsOf(menu));
+  const addresses = (Object.values(menus) as string[]).flatMap((menu) => [...pagesOf(itemsOf(menu)).keys()]);
   return {
     themes,
     audiences: [...audiences],
     languages: site.languages,
-    addresses: [...hrefs],
+    addresses: [...new Set(addresses)].slice(0, mostAddresses),
     home: (site.home && hrefOf(site, site.home)) ?? `${site.base}/`,
   };
 }

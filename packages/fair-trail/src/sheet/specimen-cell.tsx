@@ -1,4 +1,4 @@
-import { useRef, type ReactNode } from 'react';
+import { memo, useRef, type ReactNode } from 'react';
 import { ViewRoot, type ViewSurroundings } from '../react/view.tsx';
 import { useBrowserLayoutEffect } from '../react/trail-context.ts';
 import { shownAttribute, shownIn } from './shown-states.ts';
@@ -14,7 +14,8 @@ export interface SpecimenCellProps {
 const send = () => undefined;
 
 /** A part in one state. It is a picture of itself: nothing in it takes focus or answers a press. */
-export function SpecimenCell({ specimen, state, id, slots }: SpecimenCellProps): ReactNode {
+export const SpecimenCell = memo(function SpecimenCell(props: SpecimenCellProps): ReactNode {
+  const { specimen, state, id, slots } = props;
   const { part, label, find, view } = specimen;
   const cell = useRef<HTMLDivElement>(null);
   // Also after each drawing: what is new in the document is shown in no state yet.
@@ -33,7 +34,7 @@ export function SpecimenCell({ specimen, state, id, slots }: SpecimenCellProps):
       <ViewRoot view={view(state, id)} surroundings={{ slots, send }} />
     </div>
   );
-}
+});
 
 /** Names the state on the part, and on what it stands in: a pointer that is on an element is on all around it. */
 export function showState(cell: HTMLElement, find: string, state: string): void {

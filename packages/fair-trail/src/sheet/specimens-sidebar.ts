@@ -9,6 +9,7 @@ import {
   type ViewElement,
   type Wording,
 } from '../core/index.ts';
+import { everyItem } from './every-item.ts';
 import { itemIn, linkStates, prunedView, specimen, tableOf, type Specimen, type SpecimenTable } from './specimen.ts';
 
 export interface SidebarSource {
@@ -20,9 +21,10 @@ export interface SidebarSource {
 
 const nothing: ReadonlySet<string> = new Set();
 
-function sidebarWith(
+/** A sidebar at rest, but for what is said. */
+export function sidebarWith(
   items: readonly MenuItem[],
-  { wording, icons }: SidebarSource,
+  { wording, icons }: Pick<SidebarSource, 'wording' | 'icons'>,
   id: string,
   more: Partial<SidebarViewOptions> = {},
 ): ViewElement {
@@ -59,8 +61,8 @@ export function sidebarTable(items: readonly MenuItem[], source: SidebarSource):
   const { wording } = source;
   const annexes = [...annexItems(items, source.annex).values()];
   const annexKeys = new Set(annexes.map(({ item }) => itemKey(item)));
-  const rows = inOrder(items)
-    .filter((item) => !annexKeys.has(itemKey(item)))
+  const rows = [...everyItem(items)]
+    .filter((item) => isPart(item) && !annexKeys.has(itemKey(item)))
     .flatMap((item) => rowsOf(item, source));
   const fixed = [
     ...(annexes[0] ? annexSpecimens(annexes[0], source) : []),
@@ -78,13 +80,9 @@ export function sidebarTable(items: readonly MenuItem[], source: SidebarSource):
   return tableOf({ name: 'sidebar', title: 'Sidebar', columnWidth: 13, icons: source.icons }, fixed, rows);
 }
 
-/** Every item, each before those in it; titles of sections are no parts of their own. */
-function inOrder(items: readonly MenuItem[]): readonly MenuItem[] {
-  return items.flatMap((item) => {
-    const isTitle = item.kind === 'group' && item.entry === null;
-    const isShown = item.kind === 'link' || item.kind === 'group';
-    return [...(isShown && !isTitle ? [item] : []), ...inOrder(item.items)];
-  });
+/** Titles of sections, and what is no item of its own, are no parts. */
+function isPart({ kind, entry }: MenuItem): boolean {
+  return kind === 'link' || (kind === 'group' && entry !== null);
 }
 
 /** What stands below an item is a row of its own, and closed here. */

@@ -61,7 +61,7 @@ function StateBand({ table, states, columnWidth, isWhole, stacked, slots }: Stat
   const rows = table.specimens.filter((row) => states.some((state) => row.states.includes(state)));
   const width = { inlineSize: `${columnWidth}rem` };
   return (
-    <table className="ft-sheet-table">
+    <table className={stacked ? 'ft-sheet-table ft-sheet-stacked' : 'ft-sheet-table'}>
       <caption>{isWhole ? table.title : `${table.title}: ${states.join(', ')}`}</caption>
       <thead>
         <tr>

@@ -1,39 +1,21 @@
 import { useMemo, type ReactNode } from 'react';
-import { locate, type Audience, type Badges, type Site, type SiteRecords, type Wording } from '../core/index.ts';
-import { LinksContext } from '../react/links.tsx';
-import { fixedPlace, PlaceContext, PresenterContext, SurroundingsContext } from '../react/trail-context.ts';
+import { locate } from '../core/index.ts';
+import { Provide, type SharedProps } from '../react/provide.tsx';
+import { fixedPlace } from '../react/trail-context.ts';
 
-export interface SheetTrailProps {
-  readonly site: Site;
+export interface SheetTrailProps extends SharedProps {
   readonly url: string;
-  readonly audience: Audience;
-  readonly records: SiteRecords;
-  readonly badges: Badges;
-  readonly wording: Wording;
   readonly onNavigate: (url: string) => void;
-  readonly children: ReactNode;
 }
 
-const plainLinks = { link: null, href: (url: string) => url };
+const ignore = () => undefined;
 
 /**
  * What a `Trail` gives to the components within it, and nothing of what it does to the page: a specimen neither sets the
  * sheet's title nor takes its focus.
  */
-export function SheetTrail(props: SheetTrailProps): ReactNode {
-  const { site, url, audience, records, badges, wording, onNavigate, children } = props;
-  const surroundings = useMemo(
-    () => ({ site, audience, records, badges, wording, router: null, navigate: onNavigate, warn: () => undefined }),
-    [site, audience, records, badges, wording, onNavigate],
-  );
+export function SheetTrail({ url, onNavigate, ...shared }: SheetTrailProps): ReactNode {
+  const { site } = shared;
   const place = useMemo(() => fixedPlace({ position: locate(site, url), url }), [site, url]);
-  return (
-    <SurroundingsContext.Provider value={surroundings}>
-      <PlaceContext.Provider value={place}>
-        <PresenterContext.Provider value={null}>
-          <LinksContext.Provider value={plainLinks}>{children}</LinksContext.Provider>
-        </PresenterContext.Provider>
-      </PlaceContext.Provider>
-    </SurroundingsContext.Provider>
-  );
+  return <Provide {...shared} place={place} router={null} navigate={onNavigate} onWarning={ignore} />;
 }

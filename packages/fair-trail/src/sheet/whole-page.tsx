@@ -31,32 +31,30 @@ export function WholePage({ onForm }: WholePageProps): ReactNode {
   return (
     <div className="ft-sheet-drawn" style={drawnSize(conditions)}>
       <Frame title="The whole page" name="whole-page" height={height} onReady={look}>
-        <>
-          <SkipLink />
-          <Layout
-            bar={<Navbar menu={menus.bar} brand={brand} end={end} {...(icon && { icon })} />}
-            sidebar={
-              <Sidebar
-                menu={menus.sidebar}
-                name="sheet"
-                search
-                rail
-                annex={annex}
-                label={menus.sidebar === menus.bar ? wording.sidebar : labelOfMenu(menus.sidebar)}
-                {...(icon && { icon })}
-              />
-            }
-            footer={<FooterNav menu={menus.footer} {...(icon && { icon })} />}
-          >
-            <Breadcrumbs className="ft-sheet-page" siblings {...(icon && { icon })} />
-            <main id="main" tabIndex={-1} className="ft-sheet-page">
-              <h1>{title}</h1>
-              <p>
-                <code dir="ltr">{url}</code>
-              </p>
-            </main>
-          </Layout>
-        </>
+        <SkipLink />
+        <Layout
+          bar={<Navbar menu={menus.bar} brand={brand} end={end} {...(icon && { icon })} />}
+          sidebar={
+            <Sidebar
+              menu={menus.sidebar}
+              name="sheet"
+              search
+              rail
+              annex={annex}
+              label={menus.sidebar === menus.bar ? wording.sidebar : labelOfMenu(menus.sidebar)}
+              {...(icon && { icon })}
+            />
+          }
+          footer={<FooterNav menu={menus.footer} {...(icon && { icon })} />}
+        >
+          <Breadcrumbs className="ft-sheet-page" siblings {...(icon && { icon })} />
+          <main id="main" tabIndex={-1} className="ft-sheet-page">
+            <h1>{title}</h1>
+            <p>
+              <code dir="ltr">{url}</code>
+            </p>
+          </main>
+        </Layout>
       </Frame>
       <WidthHandle />
     </div>

@@ -1,4 +1,4 @@
-import { contrast, type Color } from '../../core/color/index.ts';
+import { contrast, readComputedColor, type Color } from '../../core/color/index.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isDrawn, parentOf } from '../visible.ts';
 
@@ -80,7 +80,7 @@ export const lowContrast: Rule = {
       if (!isDrawn(element) || isDisabled(element) || element.getAttribute('aria-disabled') === 'true') continue;
       if (!hasLabel(element)) continue;
       const style = element.ownerDocument.defaultView?.getComputedStyle(element);
-      const text = style && readColor(style.color);
+      const text = style && readComputedColor(style.color);
       const board = text && boardBehind(element);
       if (!style || !text || !board) continue;
       const size = Number.parseFloat(style.fontSize);
@@ -102,13 +102,6 @@ function hasLabel(element: Element): boolean {
   return [...element.childNodes].some((node) => node.nodeType === 3 && (node.nodeValue ?? '').trim() !== '');
 }
 
-/** Null for what is not opaque, or not written in a way that browsers compute colors to. */
-function readColor(text: string): Color | null {
-  const [, red, green, blue, alpha = '1'] = /^rgba?\((\d+), (\d+), (\d+)(?:, ([\d.]+))?\)$/u.exec(text) ?? [];
-  if (red === undefined || green === undefined || blue === undefined || Number(alpha) < 1) return null;
-  return { red: Number(red) / 255, green: Number(green) / 255, blue: Number(blue) / 255 };
-}
-
 /** What a label is painted on; null where that cannot be told for sure: pictures, filters, layers, what is see-through. */
 function boardBehind(element: Element): Color | null {
   const { defaultView: window } = element.ownerDocument;
@@ -123,7 +116,7 @@ function boardBehind(element: Element): Color | null {
     if (!isPlain) return null;
     // What has a place of its own may lie on anything.
     const isPlaced = style.position !== 'static' && style.position !== 'relative';
-    const color = readColor(style.backgroundColor);
+    const color = readComputedColor(style.backgroundColor);
     if (color) return color;
     if (style.backgroundColor !== 'rgba(0, 0, 0, 0)' || isPlaced) return null;
   }

@@ -21,6 +21,13 @@ export function readHex(text: string): Color | null {
   return { red, green, blue };
 }
 
+/** Reads an opaque color as browsers compute it: `rgb(35, 37, 31)`. @returns null for anything else */
+export function readComputedColor(text: string): Color | null {
+  const [, red, green, blue, alpha = '1'] = /^rgba?\((\d+), (\d+), (\d+)(?:, ([\d.]+))?\)$/u.exec(text) ?? [];
+  if (red === undefined || green === undefined || blue === undefined || Number(alpha) < 1) return null;
+  return { red: Number(red) / 255, green: Number(green) / 255, blue: Number(blue) / 255 };
+}
+
 /** As `#rrggbb`. */
 export function writeHex({ red, green, blue }: Color): string {
   const digits = [red, green, blue].map((part) => {

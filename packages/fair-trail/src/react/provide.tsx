@@ -1,0 +1,65 @@
+import { useMemo, type ReactNode } from 'react';
+import {
+  englishWording,
+  type Audience,
+  type Badges,
+  type Site,
+  type SiteRecords,
+  type Warning,
+  type Wording,
+} from '../core/index.ts';
+import type { NavigateOptions, Presenter, Router } from '../dom/index.ts';
+import { LinksContext, type LinkSlot } from './links.tsx';
+import { PlaceContext, PresenterContext, SurroundingsContext, type PlaceSource } from './trail-context.ts';
+
+const noAudience: readonly string[] = [];
+const noRecords: SiteRecords = {};
+const noBadges: Badges = {};
+
+/** What an app tells of its site and of who is looking. */
+export interface SharedProps {
+  readonly site: Site;
+  /** The audiences that the visitor is in, or `unknown` while the app does not know yet. Default: none. */
+  readonly audience?: Audience;
+  /** The records as they are known now. Default: none. */
+  readonly records?: SiteRecords;
+  /** What is shown beside labels, by the entry's id, as it is known now. Default: what the site file says. */
+  readonly badges?: Badges;
+  /** Words to say instead of the English ones. */
+  readonly wording?: Partial<Wording>;
+  /** Told of what went wrong without stopping anything. Default: the console is. */
+  readonly onWarning?: (warning: Warning) => void;
+  /** With `url`: the link component of the router that the app has. */
+  readonly link?: LinkSlot;
+  readonly children?: ReactNode;
+}
+
+export interface ProvideProps extends SharedProps {
+  readonly place: PlaceSource;
+  readonly router: (Router & Presenter) | null;
+  readonly navigate: (url: string, options?: NavigateOptions) => void;
+}
+
+/** Gives it all to the components within, and does nothing to the page. */
+export function Provide(props: ProvideProps): ReactNode {
+  const { site, place, router, navigate, link = null, onWarning, children } = props;
+  const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
+  const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
+  const value = useMemo(
+    () => ({ site, audience, records, badges, wording, router, navigate, warn: onWarning }),
+    [site, audience, records, badges, wording, router, navigate, onWarning],
+  );
+  const links = useMemo(
+    () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),
+    [router, link],
+  );
+  return (
+    <SurroundingsContext.Provider value={value}>
+      <PlaceContext.Provider value={place}>
+        <PresenterContext.Provider value={router}>
+          <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
+        </PresenterContext.Provider>
+      </PlaceContext.Provider>
+    </SurroundingsContext.Provider>
+  );
+}
