@@ -74,19 +74,21 @@ await build({
   },
 });
 
-// What the audit puts into a page: a script that needs nothing of the page's own.
-await build({
-  configFile: false,
-  logLevel: 'warn',
-  root: library,
-  build: {
-    outDir: path.join(root, 'packages/cli/dist/audit-page'),
-    emptyOutDir: true,
-    lib: {
-      entry: path.join(library, 'src/audit/page-script.ts'),
-      formats: ['iife'],
-      name: 'fairTrailAuditPage',
-      fileName: () => 'audit.js',
+// What the audit puts into a page: scripts that need nothing of the page's own. One begins before the page does.
+for (const [name, entry] of Object.entries({ audit: 'page-script', heard: 'heard-script' })) {
+  await build({
+    configFile: false,
+    logLevel: 'warn',
+    root: library,
+    build: {
+      outDir: path.join(root, 'packages/cli/dist/audit-page'),
+      emptyOutDir: false,
+      lib: {
+        entry: path.join(library, `src/audit/page/${entry}.ts`),
+        formats: ['iife'],
+        name: 'fairTrailAuditPage',
+        fileName: () => `${name}.js`,
+      },
     },
-  },
-});
+  });
+}

@@ -27,6 +27,7 @@ export const failureCodes = [
   'no-browser',
   'port-taken',
   'unknown-rule',
+  'not-a-report',
 ] as const;
 
 export type FailureCode = (typeof failureCodes)[number];

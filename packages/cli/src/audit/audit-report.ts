@@ -1,4 +1,5 @@
 import type { AuditFinding, Certainty, RuleSeverity } from 'fair-trail/audit';
+import type { Picture } from './picture.ts';
 
 /** What the audit answers; its JSON output is exactly this. */
 export interface AuditReport {
@@ -32,33 +33,39 @@ export interface UncheckedRule {
   readonly reason: string;
 }
 
+/** One file holds them all. */
+const mostPictures = 150;
+
+/** The same for one that is told again, of another page or at another width. */
+function keyOf({ rule, html }: Pick<ReportedFinding, 'rule' | 'html'>): string {
+  return `${rule}\n${html}`;
+}
+
 /** Collects findings, and tells once what is so on many pages: a header that is shared has its faults on each. */
 export class Findings {
   readonly #findings = new Map<string, ReportedFinding>();
   readonly #unchecked = new Map<string, UncheckedRule>();
+  readonly #pictures = new Map<string, Picture>();
 
-  add(finding: AuditFinding, where: { readonly page: string; readonly width: number; readonly state: string }): void {
+  /** Whether this is the first time. */
+  add(finding: AuditFinding, where: { readonly page: string; readonly width: number; readonly state: string }): boolean {
     const { rule, severity, certainty, wcag, selector, html, message, fix } = finding;
     const { page, width, state } = where;
-    const key = [rule, html, message].join('\n');
+    const key = keyOf(finding);
     const known = this.#findings.get(key);
-    if (known) this.#findings.set(key, { ...known, pages: [...new Set([...known.pages, page])] });
-    else {
-      const pages = [page];
-      this.#findings.set(key, {
-        rule,
-        severity,
-        certainty,
-        wcag,
-        pages,
-        width,
-        state,
-        selector,
-        html,
-        message,
-        fix,
-      });
-    }
+    const pages = known ? [...new Set([...known.pages, page])] : [page];
+    if (known) this.#findings.set(key, { ...known, pages });
+    else this.#findings.set(key, { rule, severity, certainty, wcag, pages, width, state, selector, html, message, fix });
+    return known === undefined;
+  }
+
+  /** Keeps a picture of what was found. */
+  illustrate(finding: Pick<ReportedFinding, 'rule' | 'html'>, picture: Picture | null): void {
+    if (picture && this.#pictures.size < mostPictures) this.#pictures.set(keyOf(finding), picture);
+  }
+
+  pictureOf(finding: ReportedFinding): Picture | null {
+    return this.#pictures.get(keyOf(finding)) ?? null;
   }
 
   leaveOut(rule: string, page: string, reason: string): void {

@@ -3,13 +3,15 @@ import { rules } from 'fair-trail/audit';
 import yoctoSpinner from 'yocto-spinner';
 import { openBrowser } from '../browser/open-browser.ts';
 import { Failure } from '../failure.ts';
+import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
-import { writeFiles } from '../writers/write-files.ts';
+import { refusePresent, writeFiles } from '../writers/write-files.ts';
+import { probes } from './probes/index.ts';
+import { runIllustratedAudit, type Shard } from './run-audit.ts';
 import type { AuditReport } from './audit-report.ts';
-import { probes } from './probes.ts';
-import { runAudit } from './run-audit.ts';
 import { serveFolder } from './serve-folder.ts';
-import { writeReport, type AuditFormat } from './write-report.ts';
+import type { AuditFormat } from './audit-formats.ts';
+import { writeReport } from './reports/write-report.ts';
 
 export interface AuditOptions {
   readonly start?: string;
@@ -17,6 +19,9 @@ export interface AuditOptions {
   readonly widths: readonly number[];
   readonly only?: readonly string[];
   readonly skip?: readonly string[];
+  readonly site?: string;
+  readonly scheme?: 'light' | 'dark';
+  readonly shard?: Shard;
   readonly failOn: 'error' | 'warning' | 'never';
   readonly format: AuditFormat;
   readonly out?: string;
@@ -32,6 +37,9 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
   if (unknown !== undefined) {
     throw new Failure('unknown-rule', `There is no rule "${printable(unknown)}". There are: ${known.join(', ')}.`);
   }
+  // Before what takes long, rather than after it.
+  if (out !== undefined) refusePresent([{ path: out }], options.force ?? false);
+  const site = options.site === undefined ? null : (await readSoundSite(options.site)).site;
   const served = /^https?:\/\//iu.test(target) ? { url: target, close: () => undefined } : await serveFolder(target);
   try {
     const address = addressIn(served.url, start);
@@ -39,39 +47,52 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
     const spinner = isatty(process.stderr.fd) ? yoctoSpinner({ text: 'Opening the browser' }).start() : null;
     let isStopped = false;
     // What has been found so far is told, and another press ends at once.
-    process.once('SIGINT', () => (isStopped = true));
-    let report: AuditReport;
+    const stop = () => (isStopped = true);
+    process.once('SIGINT', stop);
     try {
-      report = await runAudit(browser, {
+      const { report, findings } = await runIllustratedAudit(browser, {
         start: address,
         target,
         widths,
         pages,
         only,
         skip,
+        site,
+        shard: options.shard ?? null,
+        colorScheme: options.scheme ?? 'light',
+        hasPictures: format === 'html',
         tool: { name: 'fair-trail', version },
         isStopped: () => isStopped,
         onProgress: (done, found) => {
           if (spinner) spinner.text = `Page ${done + 1} of ${Math.min(found, pages)}`;
         },
       });
+      spinner?.stop();
+      deliver(writeReport(report, format, findings), options);
+      if (report.pages.length === 0 && !options.shard) {
+        const [first] = report.notChecked;
+        throw new Failure('nothing-found', `No page could be audited. ${printable(first?.reason ?? '')}`);
+      }
+      setExitCode(report, failOn);
     } finally {
+      process.off('SIGINT', stop);
       spinner?.stop();
       await browser.close();
     }
-    const text = writeReport(report, format);
-    if (out === undefined) process.stdout.write(text);
-    else writeFiles([{ path: out, text }], options.force ?? false);
-    const { error, warning } = report.summary;
-    const counted = { error, warning: error + warning, never: 0 }[failOn];
-    if (report.pages.length === 0) {
-      const [first] = report.notChecked;
-      throw new Failure('nothing-found', `No page could be audited. ${printable(first?.reason ?? '')}`);
-    }
-    if (counted > 0) process.exitCode = 1;
   } finally {
     served.close();
   }
+}
+
+/** Prints a report, or writes it where that was asked for. */
+export function deliver(text: string, { out, force = false }: Pick<AuditOptions, 'out' | 'force'>): void {
+  if (out === undefined) process.stdout.write(text);
+  else writeFiles([{ path: out, text }], force);
+}
+
+export function setExitCode({ summary }: Pick<AuditReport, 'summary'>, failOn: AuditOptions['failOn']): void {
+  const { error, warning } = summary;
+  if ({ error, warning: error + warning, never: 0 }[failOn] > 0) process.exitCode = 1;
 }
 
 function addressIn(base: string, start: string | undefined): string {

@@ -1,5 +1,6 @@
 import { rules } from 'fair-trail/audit';
-import { probes, type Probe } from './probes.ts';
+import type { Probe } from './probe.ts';
+import { probes } from './probes/index.ts';
 
 /** What a page about a rule says of it; rules of a document and probes of a browser alike. */
 export const documented: readonly (Probe & { readonly isProbe: boolean })[] = [

@@ -1,11 +1,18 @@
 import { readFileSync } from 'node:fs';
-import type { AuditFinding, PageReport } from 'fair-trail/audit';
-import type { Browser, BrowserContext } from 'playwright-core';
+import type { Site } from 'fair-trail';
+import type { PageReport } from 'fair-trail/audit';
+import type { Browser } from 'playwright-core';
+import { AuditWindow, type Loaded, type Way, type WindowConditions } from './audit-window.ts';
 import { Findings, type AuditReport } from './audit-report.ts';
-import { guard } from './guard.ts';
+import { openGate } from './gate.ts';
 import { isHarmful } from './harmful.ts';
-import { deadLink, focusOnUnseen, toggleDoesNothing, toggleMouseOnly, toggleStateFrozen } from './probes.ts';
-import { pressToggle, walkByTab, type UsedPage } from './use-page.ts';
+import { LinkCheck } from './link-check.ts';
+import type { Probe } from './probe.ts';
+import { Comparison, narrowMenuLacks, type Difference } from './probes/across.ts';
+import { attempts } from './probes/index.ts';
+import { deadLink } from './probes/links.ts';
+import { againstSite, pagesOf, sitePageMissing, sitePageUnlinked } from './probes/site-map.ts';
+import { UsedPage } from './used-page.ts';
 
 export interface AuditSettings {
   /** Where the audit begins. */
@@ -15,70 +22,114 @@ export interface AuditSettings {
   readonly widths: readonly number[];
   /** How many pages at most. */
   readonly pages: number;
-  readonly only: readonly string[] | null;
-  readonly skip: readonly string[];
+  readonly only?: readonly string[] | null;
+  readonly skip?: readonly string[];
   readonly tool: AuditReport['tool'];
+  /** What the reader has set for all pages. Default: light. */
+  readonly colorScheme?: 'light' | 'dark';
+  /** The site file that the pages are held against. */
+  readonly site?: Site | null;
+  /** This machine's part of the pages: the first of three is `{ index: 1, count: 3 }`. */
+  readonly shard?: Shard | null;
+  /** Whether pictures are taken of what is found. */
+  readonly hasPictures?: boolean;
   /** Asked before each page: what was found so far is told when it is time to stop. */
-  readonly isStopped: () => boolean;
-  readonly onProgress: (done: number, known: number) => void;
+  readonly isStopped?: () => boolean;
+  readonly onProgress?: (done: number, known: number) => void;
 }
 
-/** Longer than a page that works takes, in milliseconds. */
-const patience = 15_000;
+export interface Shard {
+  readonly index: number;
+  readonly count: number;
+}
 
-/** How many toggles of one page are tried. */
-const mostToggles = 6;
+/** More addresses than that are not kept to be visited. */
+const mostQueued = 10_000;
 
-/** How many addresses are asked for that are not visited. */
-const mostLinks = 300;
-
-/** Rules that a page is not held to where a stylesheet or a script of it could not be loaded: it is not as visitors have it. */
-const ofLooks = ['small-target', 'low-contrast', focusOnUnseen.id];
-const ofToggles = [toggleDoesNothing, toggleStateFrozen, toggleMouseOnly].map(({ id }) => id);
-const ofScripts = [...ofToggles, 'placeholder-link'];
+/** Rules that a page is not held to where a stylesheet of it could not be loaded: it is not as visitors have it. */
+const ofLooks = [
+  ...['small-target', 'low-contrast', 'mark-by-color-only', 'mark-only-seen', 'focus-on-unseen', 'focus-covered'],
+  ...['focus-not-shown', 'focus-hard-to-see', 'order-of-focus', 'menu-beside-window', 'labels-overlap', 'label-cut'],
+  ...['spaced-text-breaks', 'large-text-breaks', 'bar-takes-window', 'state-low-contrast', 'panel-out-of-window'],
+  ...['overlay-leaves-page', 'hover-only', 'narrow-menu-lacks', 'toggle-says-closed', 'toggle-state-wrong'],
+];
+/** The same for scripts. */
+const ofScripts = [
+  ...attempts.filter(({ name }) => ['toggles', 'tabs', 'page change', 'hover'].includes(name)).flatMap(({ probes }) => probes.map(({ id }) => id)),
+  ...['placeholder-link', 'dead-fragment', 'focus-trapped', 'not-by-keyboard', 'skip-link-stays', 'reference-to-nothing'],
+];
 
 /** Uses the navigation of a site, page by page and width by width, and tells what is wrong with it. */
 export async function runAudit(browser: Browser, settings: AuditSettings): Promise<AuditReport> {
+  return (await runIllustratedAudit(browser, settings)).report;
+}
+
+/** The same with the pictures that were taken. */
+export async function runIllustratedAudit(
+  browser: Browser,
+  settings: AuditSettings,
+): Promise<{ readonly report: AuditReport; readonly findings: Findings }> {
   return new Audit(browser, settings).run();
 }
 
 class Audit {
   readonly #browser: Browser;
   readonly #settings: AuditSettings;
+  readonly #widths: readonly number[];
   readonly #findings = new Findings();
+  readonly #comparison = new Comparison();
   readonly #origin: string;
   readonly #queue: string[];
   readonly #known: Set<string>;
   readonly #pages: { url: string; title: string }[] = [];
-  /** How pages that were visited have answered: they are not asked for again. */
-  readonly #statuses = new Map<string, number>();
-  /** The navigations that have been used, by width and fingerprint. */
-  readonly #used = new Set<string>();
-  readonly #links = new Map<string, { readonly from: string; readonly link: PageReport['links'][number] }>();
-  readonly #script = readFileSync(new URL('../../dist/audit-page/audit.js', import.meta.url), 'utf8');
+  #left = 0;
+  #visited = 0;
+  /** What has been tried, by width and name. */
+  readonly #tried = new Set<string>();
+  readonly #windows = new Map<number, AuditWindow>();
+  #links: LinkCheck | null = null;
+  #way: Way = { origin: '', proxy: '', script: '' };
 
   constructor(browser: Browser, settings: AuditSettings) {
     this.#browser = browser;
     this.#settings = settings;
+    this.#widths = settings.widths;
     const start = addressOf(new URL(settings.start));
     this.#origin = new URL(start).origin;
     this.#queue = [start];
     this.#known = new Set(this.#queue);
   }
 
-  async run(): Promise<AuditReport> {
-    const { pages, isStopped, onProgress, tool, target } = this.#settings;
-    for (let url = this.#queue.shift(); url !== undefined; url = this.#queue.shift()) {
-      if (this.#pages.length >= pages || isStopped()) break;
-      onProgress(this.#pages.length, this.#known.size);
-      // One bad page must not cost the others.
-      await this.#auditPage(url).catch((error: unknown) => this.#giveUp(url, error));
+  async run(): Promise<{ readonly report: AuditReport; readonly findings: Findings }> {
+    const { pages, isStopped = () => false, onProgress, tool, target } = this.#settings;
+    const gate = await openGate(this.#origin);
+    const script = readFileSync(new URL('../../dist/audit-page/audit.js', import.meta.url), 'utf8');
+    const heard = readFileSync(new URL('../../dist/audit-page/heard.js', import.meta.url), 'utf8');
+    this.#way = { origin: this.#origin, proxy: gate.server, script: `${heard}\n${script}` };
+    this.#links = new LinkCheck(this.#browser, this.#way);
+    try {
+      for (let url = this.#queue.shift(); url !== undefined; url = this.#queue.shift()) {
+        if (this.#visited >= pages || isStopped()) {
+          this.#queue.unshift(url);
+          break;
+        }
+        onProgress?.(this.#visited, this.#known.size);
+        // One bad page must not cost the others.
+        const address = url;
+        await this.#auditPage(url).catch((error: unknown) => this.#giveUp(address, error));
+      }
+      if (!isStopped()) await this.#lookBack();
+    } finally {
+      await Promise.all([...this.#windows.values()].map((window) => window.close()));
+      gate.close();
     }
-    if (!isStopped()) await this.#checkLinks();
-    const left = this.#queue.length;
-    if (left > 0)
-      this.#findings.leaveOut('*', target, `${left} more pages are linked; --pages says how many are visited.`);
-    return this.#findings.report({ tool, target, pages: this.#pages });
+    const left = this.#queue.length + this.#left;
+    if (left > 0) {
+      const why = isStopped() ? 'The audit was stopped.' : '--pages says how many are visited.';
+      this.#findings.leaveOut('*', target, `${left} more ${left === 1 ? 'page is' : 'pages are'} linked. ${why}`);
+    }
+    const report = this.#findings.report({ tool, target, pages: this.#pages });
+    return { report, findings: this.#findings };
   }
 
   #giveUp(url: string, error: unknown): void {
@@ -87,149 +138,235 @@ class Audit {
   }
 
   async #auditPage(url: string): Promise<void> {
-    const { widths } = this.#settings;
-    for (const [index, width] of widths.entries()) {
-      const context = await this.#browser.newContext({
-        viewport: { width, height: 800 },
-        acceptDownloads: false,
-        serviceWorkers: 'block',
-      });
+    const isOwn = this.#isInShard(url);
+    for (const [index, width] of this.#widths.entries()) {
+      const isFirst = index === 0;
+      // A page of another machine is read for the links that lead on from it.
+      if (!isOwn && !isFirst) return;
+      const window = await this.#windowAt(width);
       try {
-        const isFirst = index === 0;
-        const go = await this.#atWidth(context, url, width, isFirst);
-        if (!go) return;
-      } finally {
-        await context.close();
+        if (!(await this.#atWidth(window, url, isFirst, isOwn))) return;
+      } catch (error) {
+        // Whatever it has got into, the next page gets another one.
+        this.#windows.delete(width);
+        await window.close();
+        throw error;
       }
     }
+  }
+
+  async #windowAt(width: number): Promise<AuditWindow> {
+    const known = this.#windows.get(width);
+    if (known && !known.isLost) return known;
+    await known?.close();
+    const window = await AuditWindow.open(this.#browser, this.#way, this.#conditionsAt(width));
+    this.#windows.set(width, window);
+    return window;
+  }
+
+  #conditionsAt(width: number): WindowConditions {
+    return { width, height: 800, colorScheme: this.#settings.colorScheme ?? 'light' };
   }
 
   /** Whether the page is one to be audited: not an error, and not another site's by now. */
-  async #atWidth(context: BrowserContext, url: string, width: number, isFirst: boolean): Promise<boolean> {
-    await guard(context, this.#origin);
-    const page = await context.newPage();
-    const missing = new Set<string>();
-    page.on('requestfailed', (request) => {
-      if (['script', 'stylesheet'].includes(request.resourceType())) missing.add(request.resourceType());
+  async #atWidth(window: AuditWindow, url: string, isFirst: boolean, isOwn: boolean): Promise<boolean> {
+    const { width } = window.conditions;
+    const loaded = await window.load(url, (fingerprints) => {
+      return fingerprints.length > 0 && fingerprints.every((fingerprint) => this.#tried.has(`${width}\n${fingerprint}`));
     });
-    const load = async () => {
-      const response = await page.goto(url, { timeout: patience, waitUntil: 'load' });
-      await page.waitForTimeout(200);
-      await page.evaluate(this.#script);
-      return response;
-    };
-    const response = await load();
-    const type = response?.headers()['content-type'] ?? '';
-    if (!type.includes('html')) return false;
-    if (response) this.#statuses.set(url, response.status());
-    if (response && response.status() >= 400) {
-      if (isFirst) this.#findings.leaveOut('*', url, `The page answers with status ${response.status()}.`);
+    if (!loaded.type.includes('html')) return false;
+    this.#links?.answered(url, loaded.status);
+    if (isFirst) this.#visited += 1;
+    if (loaded.status >= 400) {
+      if (isFirst) this.#findings.leaveOut('*', url, `The page answers with status ${loaded.status}.`);
       return false;
     }
-    const notAsItIs = [
-      ...(missing.has('stylesheet') ? ofLooks : []),
-      ...(missing.has('script') ? [...ofScripts, ...ofLooks] : []),
-    ];
-    for (const rule of new Set(notAsItIs)) {
-      if (this.#isWanted(rule)) {
-        this.#findings.leaveOut(
-          rule,
-          url,
-          'A script or stylesheet was not loaded: the audit asks no other origin for anything.',
-        );
-      }
-    }
-    const isWanted = (rule: string) => this.#isWanted(rule) && !notAsItIs.includes(rule);
-    const report = await page.evaluate(() => window.fairTrailAudit?.report({}));
-    if (!report) throw new Error('the page has taken the audit’s script away');
+    const arrived = addressOf(new URL(loaded.url));
+    // A redirect to a page that is known, or that will be, shows nothing new.
+    if (isFirst && arrived !== url && this.#known.has(arrived)) return false;
+    this.#known.add(arrived);
+    const report = await window.call('report', {});
+    if (isFirst) for (const menu of report.menus) for (const link of menu.links) this.#follow(url, link);
+    if (!isOwn) return false;
     if (isFirst) this.#pages.push({ url, title: report.title });
-    for (const finding of report.findings) {
-      if (isWanted(finding.rule)) this.#findings.add(finding, { page: url, width, state: 'rest' });
-    }
-    for (const { rule, reason } of report.notChecked) this.#findings.leaveOut(rule, url, reason);
-    for (const link of report.links) this.#follow(url, link);
-
-    const reload = async () => {
-      await load();
-    };
-    await this.#use({ page, url, width, findings: this.#findings, isWanted, reload }, report);
+    await this.#use(window, url, report, loaded);
     return true;
   }
 
-  /** What many pages share is used once. */
-  async #use(used: UsedPage, { fingerprint, toggles }: PageReport): Promise<void> {
-    if (this.#isNew(used.width, fingerprint)) await walkByTab(used);
-    if (!ofToggles.some(used.isWanted)) return;
-    const fresh = toggles.filter((toggle) => this.#isNew(used.width, toggle.fingerprint));
-    for (const { selector } of fresh.slice(0, mostToggles)) {
-      if (used.page.isClosed()) return;
-      await used.reload();
-      await pressToggle(used, selector);
+  async #use(window: AuditWindow, url: string, report: PageReport, loaded: Loaded): Promise<void> {
+    const used = this.#usedPage(window, url, report, this.#leaveOutMissing(url, loaded));
+    const { width } = window.conditions;
+    for (const finding of report.findings) {
+      // What is read is told in the words of its rule.
+      const description = { ...finding, id: finding.rule, title: finding.message, hurts: '', standard: '' };
+      await used.tell(description, finding, { state: 'rest' });
     }
-    const left = fresh.length - mostToggles;
-    if (left > 0) {
-      this.#findings.leaveOut(toggleDoesNothing.id, used.url, `${left} more toggles of this page are not tried.`);
+    for (const { rule, reason } of report.notChecked) this.#findings.leaveOut(rule, url, reason);
+    for (const difference of this.#comparison.add(report, url, width)) await this.#tellDifference(used, difference);
+    const { site } = this.#settings;
+    if (site) for (const one of againstSite(site, report, url, width)) await this.#tellDifference(used, one);
+    await this.#readFrames(used);
+
+    const fresh = report.menus.filter(({ fingerprint }) => this.#isNew(width, fingerprint));
+    const isUsedUp = fresh.length === 0 && !this.#hasFresh(report, width);
+    if (isUsedUp) return;
+    for (const { name, probes, attempt } of attempts) {
+      if (!used.isWanted(...probes)) continue;
+      // The whole page is walked where a menu of it is new; all else asks for itself what is.
+      if (fresh.length === 0 && ['focus', 'fit', 'page change', 'lists of choices'].includes(name)) continue;
+      await this.#try(used, name, probes, attempt);
+      if (window.isLost) throw new Error('the page has crashed');
     }
   }
 
-  /** Whether this has not been used at this width yet; from now on it has. */
-  #isNew(width: number, fingerprint: string): boolean {
-    const key = `${width}\n${fingerprint}`;
-    const isNew = !this.#used.has(key);
-    this.#used.add(key);
+  /** One attempt that fails must not cost the others. */
+  async #try(used: UsedPage, name: string, probes: readonly Probe[], attempt: (used: UsedPage) => Promise<void>): Promise<void> {
+    try {
+      await used.reload();
+      await attempt(used);
+    } catch (error) {
+      const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
+      for (const probe of probes) used.leaveOut(probe, `Trying the page (${name}) failed: ${reason}`);
+      if (reason === 'the page hangs') throw error;
+    }
+  }
+
+  #hasFresh({ toggles, tablists, skipLinks, hoverTriggers }: PageReport, width: number): boolean {
+    const names = [
+      ...[...toggles, ...tablists, ...hoverTriggers].map(({ fingerprint }) => fingerprint),
+      ...skipLinks.map(({ html, target }) => `skip ${html} ${target}`),
+    ];
+    return names.some((name) => !this.#tried.has(`${width}\n${name}`));
+  }
+
+  #usedPage(window: AuditWindow, url: string, report: PageReport, isHeld: (rule: string) => boolean): UsedPage {
+    const { width } = window.conditions;
+    return new UsedPage({
+      window,
+      url,
+      report,
+      findings: this.#findings,
+      isWanted: (rule) => this.#isWanted(rule) && isHeld(rule),
+      isNew: (name) => this.#isNew(width, name),
+      isNarrowest: width === Math.min(...this.#widths),
+      isWidest: width === Math.max(...this.#widths),
+      hasPictures: this.#settings.hasPictures ?? false,
+      onOpened: (addresses) => this.#comparison.opened(addresses, width),
+      openOther: async (conditions) => {
+        const other = await AuditWindow.open(this.#browser, this.#way, { ...window.conditions, ...conditions });
+        await other.load(url);
+        return other;
+      },
+    });
+  }
+
+  /** Which rules a page can be held to, as far as what it asked for has come. */
+  #leaveOutMissing(url: string, { missing }: Loaded): (rule: string) => boolean {
+    const notAsItIs = new Set([
+      ...(missing.has('stylesheet') ? ofLooks : []),
+      ...(missing.has('script') ? [...ofScripts, ...ofLooks] : []),
+    ]);
+    for (const rule of notAsItIs) {
+      if (!this.#isWanted(rule)) continue;
+      const reason = 'A script or stylesheet of the page was not loaded: the audit asks no other origin for anything.';
+      this.#findings.leaveOut(rule, url, reason);
+    }
+    return (rule) => !notAsItIs.has(rule);
+  }
+
+  /** What is in frames of the same origin is read, and not used. */
+  async #readFrames(used: UsedPage): Promise<void> {
+    const frames = used.page.frames().filter((frame) => frame !== used.page.mainFrame());
+    for (const frame of frames.slice(0, 10)) {
+      if (!URL.canParse(frame.url()) || new URL(frame.url()).origin !== this.#origin) continue;
+      const report = await frame.evaluate(() => window.fairTrailAudit?.report({}) ?? null).catch(() => null);
+      for (const finding of report?.findings ?? []) {
+        const description = { ...finding, id: finding.rule, title: finding.message, hurts: '', standard: '' };
+        const selector = `iframe >>> ${finding.selector}`;
+        await used.tell(description, { selector, html: finding.html }, { state: 'rest, in a frame' });
+      }
+      if ((report?.menus.length ?? 0) > 0) {
+        this.#findings.leaveOut('*', frame.url(), 'What is in a frame is read, and not used.');
+      }
+    }
+  }
+
+  async #tellDifference(used: UsedPage, { probe, place, message }: Difference): Promise<void> {
+    await used.tell(probe, place, { state: 'rest', message });
+  }
+
+  /** What is known only when all pages have been seen. */
+  async #lookBack(): Promise<void> {
+    const [narrow, wide] = [Math.min(...this.#widths), Math.max(...this.#widths)];
+    for (const difference of this.#comparison.lacking(narrow, wide)) this.#add(narrowMenuLacks, difference);
+    await this.#lookAtLinks();
+  }
+
+  async #lookAtLinks(): Promise<void> {
+    const { site } = this.#settings;
+    if (!this.#links) return;
+    const isStopped = this.#settings.isStopped ?? (() => false);
+    const width = this.#widths[0] ?? 0;
+    const { dead, silent, left } = this.#isWanted(deadLink.id)
+      ? await this.#links.ask(isStopped)
+      : { dead: [], silent: [], left: 0 };
+    for (const { address, status, from, link } of dead) {
+      const message = `${new URL(address).pathname} answers with status ${status}.`;
+      this.#add(deadLink, { page: from, width, place: link, message });
+    }
+    for (const { address, from } of silent) this.#findings.leaveOut(deadLink.id, from, `${address} did not answer in time.`);
+    if (left > 0) this.#findings.leaveOut(deadLink.id, this.#settings.target, `${left} more links were not asked for.`);
+    if (!site) return;
+    for (const { id, path, isListed } of pagesOf(site)) {
+      const address = new URL(path, this.#origin).href;
+      const place = { selector: `entry ${id}`, html: path };
+      const status = await this.#links.statusOf(address);
+      const isMissing = status === 404 || status === 410;
+      const message = `“${id}” is ${path}${isMissing ? `, which answers with status ${status}` : ''}.`;
+      if (isMissing) this.#add(sitePageMissing, { page: address, width, place, message });
+      else if (isListed && !this.#known.has(address)) this.#add(sitePageUnlinked, { page: address, width, place, message });
+    }
+  }
+
+  #add(probe: Probe, { page, width, place, message }: Omit<Difference, 'probe'>): void {
+    if (!this.#isWanted(probe.id)) return;
+    const { id, severity, certainty, wcag, title, fix } = probe;
+    const { selector, html } = place;
+    const finding = { rule: id, severity, certainty, wcag, selector, html, message: `${title} ${message}`, fix };
+    this.#findings.add(finding, { page, width, state: 'rest' });
+  }
+
+  /** Whether this has not been tried at this width yet; from now on it has. */
+  #isNew(width: number, name: string): boolean {
+    const key = `${width}\n${name}`;
+    const isNew = !this.#tried.has(key);
+    this.#tried.add(key);
     return isNew;
   }
 
   #isWanted(rule: string): boolean {
-    const { only, skip } = this.#settings;
-    return (only === null || only.includes(rule)) && !skip.includes(rule);
+    const { only, skip = [] } = this.#settings;
+    return (!only || only.includes(rule)) && !skip.includes(rule);
   }
 
-  #follow(from: string, link: PageReport['links'][number]): void {
+  #isInShard(url: string): boolean {
+    const { shard } = this.#settings;
+    if (!shard) return true;
+    let sum = 0;
+    for (const character of url.slice(this.#origin.length)) sum = (sum * 31 + (character.codePointAt(0) ?? 0)) % 65_521;
+    return sum % shard.count === shard.index - 1;
+  }
+
+  #follow(from: string, link: PageReport['menus'][number]['links'][number]): void {
     if (!URL.canParse(link.href)) return;
     const url = new URL(link.href);
     if (url.origin !== this.#origin || isHarmful(url, link.label)) return;
     const address = addressOf(url);
-    if (!this.#links.has(address)) this.#links.set(address, { from, link });
+    this.#links?.add(address, from, link);
     if (this.#known.has(address)) return;
     this.#known.add(address);
-    this.#queue.push(address);
-  }
-
-  /** Asks for what navigation leads to, whether it was visited or not. */
-  async #checkLinks(): Promise<void> {
-    if (!this.#isWanted(deadLink.id)) return;
-    const context = await this.#browser.newContext();
-    try {
-      for (const [address, { from, link }] of [...this.#links].slice(0, mostLinks)) {
-        if (this.#settings.isStopped()) return;
-        const status = this.#statuses.get(address) ?? (await statusOf(context, address));
-        if (status === 404 || status === 410) {
-          const { id, severity, certainty, wcag, title, fix } = deadLink;
-          const message = `${title} ${new URL(address).pathname} answers with status ${status}.`;
-          const { selector, html } = link;
-          const finding: AuditFinding = { rule: id, severity, certainty, wcag, selector, html, message, fix };
-          this.#findings.add(finding, { page: from, width: this.#settings.widths[0] ?? 0, state: 'rest' });
-        } else if (status === null) {
-          this.#findings.leaveOut(deadLink.id, from, `${address} did not answer in time.`);
-        }
-      }
-      const left = this.#links.size - mostLinks;
-      if (left > 0)
-        this.#findings.leaveOut(deadLink.id, this.#settings.target, `${left} more links were not asked for.`);
-    } finally {
-      await context.close();
-    }
-  }
-}
-
-/** Of the final answer within the origin; a redirect to elsewhere is not followed. */
-async function statusOf(context: BrowserContext, address: string): Promise<number | null> {
-  try {
-    const response = await context.request.get(address, { timeout: patience, maxRedirects: 0 });
-    return response.status();
-  } catch {
-    return null;
+    if (this.#queue.length < mostQueued) this.#queue.push(address);
+    else this.#left += 1;
   }
 }
 

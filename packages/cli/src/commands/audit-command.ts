@@ -1,9 +1,11 @@
 import { InvalidArgumentError, Option, type Command } from 'commander';
 import type { AuditOptions } from '../audit/make-audit.ts';
+import { auditFormats } from '../audit/audit-formats.ts';
+import type { Shard } from '../audit/run-audit.ts';
 import { failOnOption } from '../report/report.ts';
 
 export function addAuditCommand(program: Command, version: string): void {
-  program
+  const command = program
     .command('audit')
     .summary('find what is wrong with any site’s navigation, by using it')
     .description(
@@ -18,9 +20,10 @@ export function addAuditCommand(program: Command, version: string): void {
     .option('--only <A,B>', 'try these rules alone', readNames)
     .option('--skip <A,B>', 'leave these rules out', readNames)
     .addOption(failOnOption())
-    .addOption(
-      new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json', 'sarif', 'junit']).default('text'),
-    )
+    .option('--site <SITE FILE>', 'also hold the pages against this site file')
+    .addOption(new Option('--scheme <SCHEME>', 'the colors that the reader has asked for').choices(['light', 'dark']))
+    .option('--shard <I/N>', 'this machine’s part of the pages, such as 1/4; put together with: audit merge', readShard)
+    .addOption(formatOption())
     .option('--out <FILE>', 'write it there; without it, it is printed')
     .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
     .option('--force', 'replace a file that is there already')
@@ -29,6 +32,33 @@ export function addAuditCommand(program: Command, version: string): void {
       const { makeAudit } = await import('../audit/make-audit.ts');
       await makeAudit(target, options, version);
     });
+  command
+    .command('merge')
+    .summary('make one report of those of several machines')
+    .description('Makes one report of the JSON reports of several shards: what more than one of them found is told once.')
+    .argument('<reports...>', 'files written with --format json')
+    .addOption(failOnOption())
+    .addOption(formatOption())
+    .option('--out <FILE>', 'write it there; without it, it is printed')
+    .option('--force', 'replace a file that is there already')
+    .action(async (files: string[], _, merge: Command) => {
+      const { mergeReports } = await import('../audit/merge-reports.ts');
+      // Options of the same name that were written before the word are those of the command around.
+      mergeReports(files, merge.optsWithGlobals());
+    });
+}
+
+function formatOption(): Option {
+  return new Option('--format <FORMAT>', 'how to print it').choices(auditFormats).default('text');
+}
+
+function readShard(text: string): Shard {
+  const [, index = '', count = ''] = /^(\d+)\/(\d+)$/u.exec(text) ?? [];
+  const shard = { index: Number(index), count: Number(count) };
+  if (shard.index < 1 || shard.index > shard.count) {
+    throw new InvalidArgumentError('It is written as the part and how many there are, such as 1/4.');
+  }
+  return shard;
 }
 
 function readCount(text: string): number {

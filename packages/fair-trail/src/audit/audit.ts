@@ -22,6 +22,12 @@ const controls =
   'button, summary, input[type="button"], input[type="submit"], input[type="image"], [role="button"], [role="tab"], ' +
   '[role^="menuitem"], [role="switch"], [role="link"]';
 
+/** More of either are not read: a page with more is no navigation that anybody uses. */
+const mostElements = 5000;
+
+/** More places of one rule on one page are told as a number. */
+const mostPlaces = 50;
+
 /**
  * What is wrong with the navigation of a document, as far as that can be read without using it. A rule that fails by itself
  * is told as not checked.
@@ -35,20 +41,32 @@ export function audit(document: Document, { only, skip = [], url }: AuditOptions
     one.compareDocumentPosition(other) & 4 ? -1 : 1,
   );
   const isWithin = (element: Element) => navigations.some((navigation) => holds(navigation, element));
+  const allLinks = linksIn(document);
+  const allControls = deepElements(document, controls);
   const page: PageContext = {
     document,
     url: new URL(url ?? document.URL),
     navigations,
-    links: linksIn(document).filter(isWithin),
-    controls: deepElements(document, controls).filter(
-      (control) => isWithin(control) || control.closest('header, [role="banner"]') !== null,
-    ),
+    links: allLinks.slice(0, mostElements).filter(isWithin),
+    controls: allControls
+      .slice(0, mostElements)
+      .filter((control) => isWithin(control) || control.closest('header, [role="banner"]') !== null),
   };
   const findings: AuditFinding[] = [];
   const notChecked: NotChecked[] = [];
+  if (allLinks.length > mostElements || allControls.length > mostElements) {
+    const reason = `The page has ${allLinks.length} links and ${allControls.length} controls; the first ${mostElements} of each are read.`;
+    notChecked.push({ rule: '*', reason });
+  }
   for (const rule of chosen) {
     try {
-      for (const { element, message } of rule.check(page)) findings.push(findingOf(rule, element, message));
+      const faults = [...firstOf(rule.check(page), mostPlaces + 1)];
+      for (const { element, message } of faults.slice(0, mostPlaces)) {
+        findings.push(findingOf(rule, element, message));
+      }
+      if (faults.length > mostPlaces) {
+        notChecked.push({ rule: rule.id, reason: `It is so in more than ${mostPlaces} places; the others are not told.` });
+      }
     } catch (error) {
       notChecked.push({
         rule: rule.id,
@@ -57,6 +75,15 @@ export function audit(document: Document, { only, skip = [], url }: AuditOptions
     }
   }
   return { findings, notChecked };
+}
+
+function* firstOf<Item>(items: Iterable<Item>, most: number): Iterable<Item> {
+  let count = 0;
+  for (const item of items) {
+    if (count >= most) return;
+    count += 1;
+    yield item;
+  }
 }
 
 function findingOf(rule: Rule, element: Element, message: string | undefined): AuditFinding {

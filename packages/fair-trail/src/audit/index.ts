@@ -1,5 +1,6 @@
 export { audit, type AuditAnswer, type AuditOptions } from './audit.ts';
 export { rules } from './rules/index.ts';
+export { contrastMessage, lowContrast } from './rules/looks.ts';
 export type {
   AuditFinding,
   Certainty,
@@ -13,4 +14,12 @@ export type {
 export { accessibleName } from './accessible-name.ts';
 export { roleOf } from './role.ts';
 export { navigationsOf } from './navigations.ts';
-export type { PageReport, PageScript, PageSnapshot } from './page-script.ts';
+export type { PageReport, PageScript } from './page/page-script.ts';
+export type { PageSnapshot } from './page/snapshot.ts';
+export type { FocusStop, Unreached } from './page/focus.ts';
+export type { FoundLink, FoundMenu } from './page/menus.ts';
+export type { OpenPanel } from './page/panel.ts';
+export type { FoundTablist } from './page/tablists.ts';
+export type { FoundToggle } from './page/toggles.ts';
+export type { HoverTrigger } from './page/hover.ts';
+export type { SkipLink } from './page/skip-links.ts';

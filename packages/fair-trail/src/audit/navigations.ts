@@ -5,6 +5,9 @@ import { hostOf } from './visible.ts';
 /** Fewer links are no menu. */
 const fewestLinks = 3;
 
+/** More links than that outside of landmarks are not looked at one by one. */
+const mostLinks = 2000;
+
 /** How much of the text of a menu without a landmark is in its links. */
 const leastShare = 0.8;
 
@@ -20,10 +23,11 @@ export function navigationsOf(document: Document): {
     deepElements(document, 'nav, [role]').filter((element) => roleOf(element) === 'navigation'),
   );
   const isTaken = (element: Element) => landmarks.some((landmark) => holds(landmark, element));
+  const isInRun = (element: Element) => [...runs].some((run) => run.contains(element));
   const runs = new Set<Element>();
-  for (const link of deepElements(document, 'a[href]')) {
+  for (const link of deepElements(document, 'a[href]').slice(0, mostLinks)) {
     // What is read is no menu, however many links it has.
-    if (isTaken(link) || link.closest('p, article, main, [role="main"], [role="article"], td, dd, blockquote') !== null)
+    if (isTaken(link) || isInRun(link) || link.closest('p, article, main, [role="main"], [role="article"], td, dd, blockquote') !== null)
       continue;
     const run = runAround(link);
     if (run && !isTaken(run)) runs.add(run);

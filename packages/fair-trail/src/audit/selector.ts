@@ -35,9 +35,10 @@ function stepOf(element: Element): string {
 /** An element's own tag, shortened: what a reader knows it again by. */
 export function tagOf(element: Element): string {
   const copy = element.cloneNode(false) as Element;
-  const [tag = ''] = copy.outerHTML.split('></');
+  const end = `</${element.localName}>`;
+  const tag = copy.outerHTML.endsWith(end) ? copy.outerHTML.slice(0, -end.length - 1) : copy.outerHTML;
   const text = element.textContent.replaceAll(/\s+/gu, ' ').trim();
-  const whole = `${tag.replace(/>$/u, '')}>${text}</${element.localName}>`;
+  const whole = copy.outerHTML === tag ? tag : `${tag}>${text}${end}`;
   return whole.length > mostCharacters ? `${whole.slice(0, mostCharacters)}…` : whole;
 }
 

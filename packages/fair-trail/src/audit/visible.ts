@@ -1,9 +1,15 @@
 /** Whether an element is drawn at all, for anybody who sees. What is out of the window by scrolling is drawn. */
 export function isDrawn(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
-  if (!window || element.getClientRects().length === 0) return false;
+  if (!window || element.getClientRects().length === 0 || isSkipped(element)) return false;
   const style = window.getComputedStyle(element);
   return style.visibility === 'visible' && Number(style.opacity) > 0 && !isClipped(element);
+}
+
+/** What closed details and `content-visibility: hidden` keep has a box, and is not drawn (CSS Containment 2, section 4). */
+function isSkipped(element: Element): boolean {
+  // A simulated document does not know of it.
+  return 'checkVisibility' in element && !element.checkVisibility();
 }
 
 /** Cut down to nothing, which is how text for ears alone is usually hidden from eyes. */
@@ -20,7 +26,12 @@ export function isExposed(element: Element): boolean {
     if (at.getAttribute('aria-hidden') === 'true' || at.hasAttribute('inert')) return false;
     if (window.getComputedStyle(at).display === 'none') return false;
   }
-  return window.getComputedStyle(element).visibility === 'visible';
+  return window.getComputedStyle(element).visibility === 'visible' && (!isBoxed(element) || !isSkipped(element));
+}
+
+/** What has no box of its own, such as `display: contents`, may well be there. */
+function isBoxed(element: Element): boolean {
+  return element.getClientRects().length > 0;
 }
 
 /** The element around one, also through the border of a shadow root and into the slot that it is shown in. */
@@ -37,12 +48,40 @@ export function isSeen(element: Element): boolean {
   for (let at: Element | null = element; at; at = parentOf(at)) {
     if (Number(window.getComputedStyle(at).opacity) < leastOpacity) return false;
   }
-  const { left, right, top, bottom } = element.getBoundingClientRect();
-  return right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight;
+  const { left, right, top, bottom } = seenBox(element);
+  return (
+    right - left > 1 && bottom - top > 1 && right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight
+  );
 }
 
 /** Paler than that, nobody sees it. */
 const leastOpacity = 0.05;
+
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** What is left of an element's box where those around it cut off what overflows (CSS Overflow 3, section 3.1). */
+export function seenBox(element: Element): Box {
+  const { defaultView: window } = element.ownerDocument;
+  let { left, top, right, bottom } = element.getBoundingClientRect();
+  let position = window?.getComputedStyle(element).position;
+  for (let at = parentOf(element); at && window && position !== 'fixed'; at = parentOf(at)) {
+    const style = window.getComputedStyle(at);
+    // What is placed absolutely is cut by no element between it and the one that it is placed in.
+    const isBetween = position === 'absolute' && style.position === 'static' && style.transform === 'none';
+    if (isBetween) continue;
+    position = style.position;
+    if (at.localName === 'body' || at.localName === 'html' || style.display === 'contents') continue;
+    const box = at.getBoundingClientRect();
+    if (style.overflowX !== 'visible') [left, right] = [Math.max(left, box.left), Math.min(right, box.right)];
+    if (style.overflowY !== 'visible') [top, bottom] = [Math.max(top, box.top), Math.min(bottom, box.bottom)];
+  }
+  return { left, top, right, bottom };
+}
 
 /** The element whose shadow a node is; null for any other. Told by its kind: a link has a `host` too, of its address. */
 export function hostOf(node: Node): Element | null {

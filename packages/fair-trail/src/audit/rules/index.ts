@@ -1,4 +1,6 @@
 import type { Rule } from '../rule.ts';
+import { breadcrumbDataDiffers, breadcrumbElsewhere, breadcrumbTwice, breadcrumbUnmarked } from './breadcrumbs.ts';
+import { looksMarkedElsewhere, markByColorOnly, markOnlySeen, pageNotMarked } from './looks-of-marks.ts';
 import { lowContrast, smallTarget } from './looks.ts';
 import { markOnAnotherPage, severalCurrentPages, unknownCurrentValue } from './marks.ts';
 import { controlWithoutName, labelNotInName, linkWithoutName } from './names.ts';
@@ -13,6 +15,16 @@ import {
   stateNotTold,
   tabsOutOfList,
 } from './relations.ts';
+import { noTabSelected, referenceToNothing, tabThatLeaves, toggleSaysClosed, toggleStateWrong } from './states.ts';
+import {
+  linksAllAlike,
+  listWithStrays,
+  menuWithoutLandmark,
+  newWindowUntold,
+  oneNameSeveralPlaces,
+  positiveTabindex,
+  zoomPrevented,
+} from './structure.ts';
 
 /** Every rule for what can be read in a document, without using it. */
 export const rules: readonly Rule[] = [
@@ -35,4 +47,24 @@ export const rules: readonly Rule[] = [
   lowContrast,
   pageWithoutTitle,
   noWayPast,
+  markOnlySeen,
+  looksMarkedElsewhere,
+  markByColorOnly,
+  pageNotMarked,
+  toggleStateWrong,
+  toggleSaysClosed,
+  referenceToNothing,
+  noTabSelected,
+  tabThatLeaves,
+  breadcrumbElsewhere,
+  breadcrumbTwice,
+  breadcrumbUnmarked,
+  breadcrumbDataDiffers,
+  linksAllAlike,
+  oneNameSeveralPlaces,
+  listWithStrays,
+  positiveTabindex,
+  menuWithoutLandmark,
+  newWindowUntold,
+  zoomPrevented,
 ];

@@ -77,25 +77,36 @@ export const lowContrast: Rule = {
   standard: 'WCAG 2.2, 1.4.3 Contrast (Minimum)',
   check: function* ({ links, controls }: PageContext): Iterable<Fault> {
     for (const element of [...links, ...controls]) {
-      if (!isDrawn(element) || isDisabled(element) || element.getAttribute('aria-disabled') === 'true') continue;
-      if (!hasLabel(element)) continue;
-      const style = element.ownerDocument.defaultView?.getComputedStyle(element);
-      const text = style && readComputedColor(style.color);
-      const board = text && boardBehind(element);
-      if (!style || !text || !board) continue;
-      const size = Number.parseFloat(style.fontSize);
-      const isLarge = size >= 24 || (size >= 18.66 && Number(style.fontWeight) >= 700);
-      const least = isLarge ? 3 : 4.5;
-      const ratio = contrast(text, board);
-      if (ratio < least) {
-        yield {
-          element,
-          message: `Its contrast is ${(Math.floor(ratio * 100) / 100).toFixed(2)} : 1; ${least} is needed.`,
-        };
-      }
+      const found = contrastOfLabel(element);
+      if (found && found.ratio < found.least) yield { element, message: contrastMessage(found) };
     }
   },
 };
+
+export interface LabelContrast {
+  readonly ratio: number;
+  /** What WCAG asks of text of this size. */
+  readonly least: number;
+  /** Whether it is the color that browsers give to a link while it is pressed (HTML standard, section 15.3.2). */
+  readonly isBrowsersRed: boolean;
+}
+
+export function contrastMessage({ ratio, least }: Pick<LabelContrast, 'ratio' | 'least'>): string {
+  return `Its contrast is ${(Math.floor(ratio * 100) / 100).toFixed(2)} : 1; ${least} is needed.`;
+}
+
+/** The contrast of an element's own label with what it stands on; null where there is none, or where it cannot be told. */
+export function contrastOfLabel(element: Element): LabelContrast | null {
+  const isOff = isDisabled(element) || element.getAttribute('aria-disabled') === 'true';
+  if (!isDrawn(element) || isOff || !hasLabel(element)) return null;
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  const text = style && readComputedColor(style.color);
+  const board = text && boardBehind(element);
+  if (!style || !text || !board) return null;
+  const size = Number.parseFloat(style.fontSize);
+  const isLarge = size >= 24 || (size >= 18.66 && Number(style.fontWeight) >= 700);
+  return { ratio: contrast(text, board), least: isLarge ? 3 : 4.5, isBrowsersRed: style.color === 'rgb(255, 0, 0)' };
+}
 
 /** Text of its own, drawn in its own color: what stands deeper may be drawn otherwise. */
 function hasLabel(element: Element): boolean {

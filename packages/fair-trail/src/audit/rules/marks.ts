@@ -4,6 +4,7 @@ import { roleOf } from '../role.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { resolved } from './places.ts';
+import { isSamePage } from './same-page.ts';
 
 const values: ReadonlySet<string> = new Set(['page', 'step', 'location', 'date', 'time', 'true', 'false', '']);
 
@@ -57,17 +58,6 @@ export const markOnAnotherPage: Rule = {
     }
   },
 };
-
-/** A trailing slash, and the name of a folder's own page, make no other page. The query does, and so does a route in the hash. */
-function isSamePage(target: URL | null, url: URL): boolean {
-  if (target?.origin !== url.origin || target.search !== url.search) return false;
-  const route = ({ hash }: URL) => (/^#!?\//u.test(hash) ? hash : '');
-  return pathOf(target) === pathOf(url) && route(target) === route(url);
-}
-
-function pathOf({ pathname }: URL): string {
-  return pathname.replace(/\/(?:index\.html?)?$/u, '');
-}
 
 export const unknownCurrentValue: Rule = {
   id: 'unknown-current-value',

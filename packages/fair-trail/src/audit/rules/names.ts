@@ -2,6 +2,7 @@ import { accessibleName } from '../accessible-name.ts';
 import { roleOf } from '../role.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
+import { wordsOf } from '../words.ts';
 
 export const linkWithoutName: Rule = {
   id: 'link-without-name',
@@ -37,13 +38,7 @@ export const controlWithoutName: Rule = {
 };
 
 /** What a voice would say of a label: letters and digits, in words. */
-function spoken(text: string): string {
-  return text
-    .normalize('NFKC')
-    .toLowerCase()
-    .replaceAll(/[^\p{Letter}\p{Number}]+/gu, ' ')
-    .trim();
-}
+const spoken = (text: string) => wordsOf(text).join(' ');
 
 export const labelNotInName: Rule = {
   id: 'label-not-in-name',

@@ -1,0 +1,60 @@
+import { Failure } from '../failure.ts';
+import { readJson } from '../input/json-document.ts';
+import { readText } from '../input/read-file.ts';
+import { printable } from '../printable.ts';
+import { Findings, type AuditReport } from './audit-report.ts';
+import { deliver, setExitCode, type AuditOptions } from './make-audit.ts';
+import { writeReport } from './reports/write-report.ts';
+
+/** Makes one report of those of several machines. */
+export function mergeReports(files: readonly string[], options: Pick<AuditOptions, 'format' | 'failOn' | 'out' | 'force'>): void {
+  const report = merged(files.map(readReport));
+  deliver(writeReport(report, options.format), options);
+  setExitCode(report, options.failOn);
+}
+
+/** What several found together; what more than one found is told once. */
+export function merged(reports: readonly AuditReport[]): AuditReport {
+  const findings = new Findings();
+  for (const report of reports) {
+    for (const finding of report.findings) {
+      const { width, state } = finding;
+      for (const page of finding.pages) findings.add(finding, { page, width, state });
+    }
+    for (const { rule, pages, reason } of report.notChecked) {
+      for (const page of pages) findings.leaveOut(rule, page, reason);
+    }
+  }
+  const pages = new Map(reports.flatMap((report) => report.pages.map((page) => [page.url, page] as const)));
+  const [first] = reports;
+  const tool = first?.tool ?? { name: 'fair-trail', version: '' };
+  return findings.report({ tool, target: first?.target ?? '', pages: [...pages.values()] });
+}
+
+function readReport(file: string): AuditReport {
+  const shown = printable(file);
+  const { value } = readJson(readText(file), shown);
+  if (isReport(value)) return value;
+  throw new Failure('not-a-report', `"${shown}" is no report of an audit. Write one with: audit … --format json --out FILE`);
+}
+
+function isReport(value: unknown): value is AuditReport {
+  if (typeof value !== 'object' || value === null) return false;
+  const { tool, target, pages, findings, notChecked } = value as Readonly<Record<string, unknown>>;
+  const isTool = typeof tool === 'object' && tool !== null && typeof target === 'string';
+  const lists: readonly (readonly [unknown, readonly string[]])[] = [
+    [pages, ['url', 'title']],
+    [findings, ['rule', 'severity', 'certainty', 'selector', 'html', 'message', 'fix', 'state']],
+    [notChecked, ['rule', 'reason']],
+  ];
+  return isTool && lists.every(([list, names]) => isListOf(list, names));
+}
+
+function isListOf(list: unknown, names: readonly string[]): boolean {
+  if (!Array.isArray(list)) return false;
+  return list.every((item: unknown) => {
+    if (typeof item !== 'object' || item === null) return false;
+    const fields = item as Readonly<Record<string, unknown>>;
+    return names.every((name) => typeof fields[name] === 'string') && (!('pages' in fields) || Array.isArray(fields['pages']));
+  });
+}

@@ -1,0 +1,190 @@
+import type { Attempt, Probe } from '../probe.ts';
+import type { UsedPage } from '../used-page.ts';
+
+export const menuBesideWindow: Probe = {
+  id: 'menu-beside-window',
+  title: 'A part of a menu stands beside the window.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.10'],
+  hurts: 'Everybody with a narrow window, and people who enlarge the page: they miss these links, or move the page to and fro.',
+  fix: 'Let the menu wrap, scroll by itself, or become a toggle where there is no room.',
+  standard: 'WCAG 2.2, 1.4.10 Reflow',
+};
+
+export const labelsOverlap: Probe = {
+  id: 'labels-overlap',
+  title: 'Labels of a menu lie over each other.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.4'],
+  hurts: 'Everybody who reads them.',
+  fix: 'Let the row wrap, and give it no fixed height or width.',
+  standard: 'WCAG 2.2, 1.4.4 Resize Text and 1.4.12 Text Spacing',
+};
+
+export const labelsCut: Probe = {
+  id: 'label-cut',
+  title: 'A label is cut off.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['1.4.4'],
+  hurts: 'Everybody who reads it.',
+  fix: 'Let the label wrap, or give its box no fixed size.',
+  standard: 'WCAG 2.2, 1.4.4 Resize Text',
+};
+
+export const spacedTextBreaks: Probe = {
+  id: 'spaced-text-breaks',
+  title: 'A label is lost when the text is spaced as some people need it.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.12'],
+  hurts: 'People who read with more room between letters, words and lines.',
+  fix: 'Give heights and widths as least ones (min-height), in em, and let labels wrap.',
+  standard: 'WCAG 2.2, 1.4.12 Text Spacing',
+};
+
+export const largeTextBreaks: Probe = {
+  id: 'large-text-breaks',
+  title: 'Labels are lost when the text alone is twice as large.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People who enlarge the text and not the page.',
+  fix: 'Give heights and widths in em, as least ones, and let the row wrap.',
+  standard: 'WCAG 2.2, 1.4.4 Resize Text, with technique G179',
+};
+
+export const barTakesWindow: Probe = {
+  id: 'bar-takes-window',
+  title: 'A pinned bar takes most of a small window.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['1.4.10'],
+  hurts: 'People who enlarge the page, and everybody who turns the phone: there is no room left to read.',
+  fix: 'Let the bar scroll away where the window is low: @media (min-height: …) around position: sticky.',
+  standard: 'WCAG 2.2, 1.4.10 Reflow',
+};
+
+export const motionGoesOn: Probe = {
+  id: 'motion-goes-on',
+  title: 'A menu moves although less movement was asked for.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People whom movement makes ill.',
+  fix: 'Take transitions of place and size away in @media (prefers-reduced-motion: reduce).',
+  standard: 'WCAG 2.2, 2.3.3 Animation from Interactions (AAA); Media Queries 5, section 12.1',
+};
+
+const all = [menuBesideWindow, labelsOverlap, labelsCut, spacedTextBreaks, largeTextBreaks, barTakesWindow];
+
+/** More of one kind on one page say nothing new. */
+const mostTold = 3;
+
+async function attempt(used: UsedPage): Promise<void> {
+  if (!used.isWanted(...all)) return;
+  await used.reload();
+  const cut = await used.call('cutLabels');
+  const over = await used.call('overlaps');
+  const out = await used.call('sticksOut');
+  await tellAll(used, labelsCut, cut, 'rest');
+  for (const label of over.slice(0, mostTold)) {
+    await used.tell(labelsOverlap, label, { state: 'rest', message: `The other one is “${label.other}”.` });
+  }
+  await tellBeside(used, out, 'rest');
+  const isPlain = out.length === 0 && over.length === 0;
+  if (used.options.isNarrowest || used.options.isWidest) {
+    const known = new Set([...cut, ...over].map(({ selector }) => selector));
+    if (isPlain) await tellSpaced(used, known);
+    if (isPlain && used.options.isWidest) await tellLarge(used, known);
+  }
+  if (used.options.isNarrowest) await tellLowWindow(used);
+}
+
+async function tellAll(
+  used: UsedPage,
+  probe: Probe,
+  places: readonly { readonly selector: string; readonly html: string }[],
+  state: string,
+): Promise<void> {
+  for (const place of places.slice(0, mostTold)) await used.tell(probe, place, { state });
+}
+
+async function tellBeside(
+  used: UsedPage,
+  out: readonly { readonly selector: string; readonly html: string; readonly how: string }[],
+  state: string,
+): Promise<void> {
+  const width = used.page.viewportSize()?.width ?? 0;
+  for (const link of out.slice(0, mostTold)) {
+    const isLost = link.how === 'lost';
+    // What WCAG asks of the width of 320 CSS pixels holds wider windows too; a page that scrolls there is a nuisance.
+    const message = isLost ? 'Nothing scrolls there.' : 'The whole page scrolls sideways for it.';
+    await used.tell(menuBesideWindow, link, { state, message, isLikely: !isLost && width < 320 });
+  }
+}
+
+/** What is lost by it, and was not before. */
+async function tellSpaced(used: UsedPage, known: ReadonlySet<string>): Promise<void> {
+  if (!used.isWanted(spacedTextBreaks)) return;
+  await used.call('spaceText');
+  await used.call('rest');
+  const broken = [...(await used.call('cutLabels')), ...(await used.call('overlaps'))];
+  const lost = (await used.call('sticksOut')).filter(({ how }) => how === 'lost');
+  await tellAll(used, spacedTextBreaks, [...broken, ...lost].filter(({ selector }) => !known.has(selector)), 'text spacing');
+  await used.reload();
+}
+
+async function tellLarge(used: UsedPage, known: ReadonlySet<string>): Promise<void> {
+  if (!used.isWanted(largeTextBreaks)) return;
+  await used.call('doubleText');
+  await used.call('rest');
+  const broken = [...(await used.call('cutLabels')), ...(await used.call('overlaps'))];
+  const lost = (await used.call('sticksOut')).filter(({ how }) => how === 'lost');
+  await tellAll(used, largeTextBreaks, [...broken, ...lost].filter(({ selector }) => !known.has(selector)), 'text at 200 %');
+  await used.reload();
+}
+
+/** A window of 1280 by 1024 pixels that is enlarged four times. */
+async function tellLowWindow(used: UsedPage): Promise<void> {
+  const size = used.page.viewportSize();
+  if (!size || !used.isWanted(barTakesWindow)) return;
+  await used.page.setViewportSize({ width: 320, height: 256 });
+  try {
+    await used.reload();
+    await used.page.evaluate(() => window.scrollTo({ top: 500, behavior: 'instant' }));
+    await used.call('rest');
+    const bar = await used.call('pinnedShare');
+    if (bar && bar.share > 0.5) {
+      const message = `It takes ${Math.round(bar.share * 100)} % of a window of 320 by 256 CSS pixels.`;
+      await used.tell(barTakesWindow, bar, { state: 'at 400 % zoom', message });
+    }
+  } finally {
+    await used.page.setViewportSize(size);
+    await used.reload();
+  }
+}
+
+export const fitting: Attempt = { name: 'fit', probes: all, attempt };
+
+export const moving: Attempt = {
+  name: 'motion',
+  probes: [motionGoesOn],
+  attempt: async (used) => {
+    const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'told' || kind === 'named') && !isOpen);
+    if (!toggle || !used.options.isNew(`motion ${toggle.fingerprint}`)) return;
+    const window = await used.options.openOther({ reducedMotion: 'reduce' });
+    try {
+      const middle = await window.call('middleOf', toggle.selector);
+      if (!middle) return;
+      await window.page.mouse.click(...middle);
+      await window.page.waitForTimeout(40);
+      const moved = await window.call('movements').catch(() => []);
+      if (moved.length > 0) await used.tell(motionGoesOn, toggle, { state: 'opening, less motion wanted' });
+    } finally {
+      await window.close();
+    }
+  },
+};

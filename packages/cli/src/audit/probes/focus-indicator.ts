@@ -1,0 +1,119 @@
+import type { FocusStop } from 'fair-trail/audit';
+import { PNG } from 'pngjs';
+import type { Probe } from '../probe.ts';
+import type { UsedPage } from '../used-page.ts';
+
+export const focusNotShown: Probe = {
+  id: 'focus-not-shown',
+  title: 'Nothing shows that the keyboard is here.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.7'],
+  hurts: 'People who use the keyboard and look do not know what Enter would press.',
+  fix: 'Leave the browser’s outline, or draw another for :focus-visible.',
+  standard: 'WCAG 2.2, 2.4.7 Focus Visible',
+};
+
+export const focusHardToSee: Probe = {
+  id: 'focus-hard-to-see',
+  title: 'What shows where the keyboard is differs too little from what was there before.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['1.4.11'],
+  hurts: 'People with low vision who use the keyboard do not find where they are.',
+  fix: 'Draw an outline whose color has a contrast of 3 : 1 with what it stands on.',
+  standard: 'WCAG 2.2, 1.4.11 Non-text Contrast; 2.4.13 (AAA)',
+};
+
+/** How far beyond an element its sign may be drawn, in CSS pixels. */
+const around = 14;
+
+/** More kinds of one page are not looked at. */
+const mostKinds = 14;
+
+/** Fewer changed pixels are no sign. */
+const fewestPixels = 12;
+
+/** A contrast that nobody sees. */
+const unseenContrast = 1.1;
+
+/** Compares the picture of an element that has focus with that of one that has not; one of each kind. */
+export async function lookAtIndicators(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
+  if (!used.isWanted(focusNotShown, focusHardToSee)) return;
+  const known = new Set<string>();
+  let count = 0;
+  for (const [index, stop] of stops.entries()) {
+    if (!stop.isInMenu || !stop.seen || stop.isFrame || known.has(stop.kind) || !used.options.isNew(`sign ${stop.kind}`)) continue;
+    known.add(stop.kind);
+    count += 1;
+    if (count > mostKinds) {
+      used.leaveOut(focusNotShown, `The page has more than ${mostKinds} kinds of links and buttons; the others are not looked at.`);
+      return;
+    }
+    await lookAt(used, stop, stops[index - 1]);
+  }
+}
+
+async function lookAt(used: UsedPage, stop: FocusStop, previous: FocusStop | undefined): Promise<void> {
+  const { page } = used;
+  // By a key, since a sign may be drawn for those alone who use one.
+  if (previous && (await used.call('focusOn', previous.selector))) await page.keyboard.press('Tab');
+  else {
+    await used.call('leaveFocus');
+    await used.reload();
+    await page.keyboard.press('Tab');
+  }
+  const now = await used.call('focused');
+  if (now?.selector !== stop.selector) return;
+  await used.call('rest');
+  const settled = (await used.call('focused')) ?? now;
+  const size = page.viewportSize();
+  if (!size) return;
+  const left = Math.max(0, Math.floor(settled.box.left - around));
+  const top = Math.max(0, Math.floor(settled.box.top - around));
+  const width = Math.min(size.width, Math.ceil(settled.box.right + around)) - left;
+  const height = Math.min(size.height, Math.ceil(settled.box.bottom + around)) - top;
+  if (width < 2 || height < 2) return;
+  const clip = { x: left, y: top, width, height };
+  const shoot = () => page.screenshot({ type: 'png', clip, animations: 'disabled', timeout: 5000 });
+  const focused = await shoot();
+  await used.call('leaveFocus');
+  await used.call('rest');
+  const plain = await shoot();
+  const change = focused.equals(plain) ? { pixels: 0, contrast: 1 } : changeOf(focused, plain);
+  if (change.pixels >= fewestPixels && change.contrast >= 3) return;
+  await used.call('focusOn', stop.selector);
+  const isGone = change.pixels < fewestPixels || change.contrast < unseenContrast;
+  if (isGone) await used.tell(focusNotShown, stop, { state: 'focus' });
+  else {
+    const message = `The contrast of the change is ${(Math.floor(change.contrast * 100) / 100).toFixed(2)} : 1; 3 is needed.`;
+    await used.tell(focusHardToSee, stop, { state: 'focus', message });
+  }
+}
+
+/** How many pixels differ, and the highest contrast that enough of them have with what was there before. */
+export function changeOf(one: Buffer, other: Buffer): { readonly pixels: number; readonly contrast: number } {
+  const [after, before] = [PNG.sync.read(one), PNG.sync.read(other)];
+  if (after.width !== before.width || after.height !== before.height) return { pixels: Infinity, contrast: 21 };
+  const contrasts: number[] = [];
+  for (let at = 0; at < after.data.length; at += 4) {
+    const isSame = [0, 1, 2].every((part) => after.data[at + part] === before.data[at + part]);
+    if (!isSame) contrasts.push(contrastAt(after.data, before.data, at));
+  }
+  contrasts.sort((a, b) => b - a);
+  return { pixels: contrasts.length, contrast: contrasts[Math.min(contrasts.length, fewestPixels) - 1] ?? 1 };
+}
+
+function contrastAt(one: Uint8Array, other: Uint8Array, at: number): number {
+  const [a, b] = [luminance(one, at), luminance(other, at)];
+  return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+}
+
+/** Relative luminance (WCAG 2.2, definitions). */
+function luminance(data: Uint8Array, at: number): number {
+  const [red = 0, green = 0, blue = 0] = [0, 1, 2].map((part) => {
+    const value = (data[at + part] ?? 0) / 255;
+    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+  });
+  return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+}

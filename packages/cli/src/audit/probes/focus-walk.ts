@@ -1,0 +1,241 @@
+import type { FocusStop } from 'fair-trail/audit';
+import type { Attempt, Probe } from '../probe.ts';
+import type { UsedPage } from '../used-page.ts';
+import { lookAtIndicators } from './focus-indicator.ts';
+
+export const focusOnUnseen: Probe = {
+  id: 'focus-on-unseen',
+  title: 'The keyboard comes to something that cannot be seen.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.7'],
+  hurts:
+    'People who use the keyboard and look: focus is gone, and comes back who knows where. It is often a closed menu whose links still take it.',
+  fix: 'Hide what is closed with visibility: hidden, display: none or inert, and not by its opacity or size alone.',
+  standard: 'WCAG 2.2, 2.4.7 Focus Visible',
+};
+
+export const focusCovered: Probe = {
+  id: 'focus-covered',
+  title: 'Something lies over the place where the keyboard is.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.11'],
+  hurts: 'People who use the keyboard and look: what they are about to press is behind something else.',
+  fix: 'Keep room for what is pinned, with scroll-padding on the page; and take what is behind a panel out of the order of focus.',
+  standard: 'WCAG 2.2, 2.4.11 Focus Not Obscured (Minimum)',
+};
+
+export const focusTrapped: Probe = {
+  id: 'focus-trapped',
+  title: 'The keyboard does not get out again.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.1.2'],
+  hurts: 'People who use the keyboard cannot go on, and have to load the page anew.',
+  fix: 'Let Tab and Shift+Tab go on past the last and the first; keep focus in a dialog alone, and let Escape close that.',
+  standard: 'WCAG 2.2, 2.1.2 No Keyboard Trap',
+};
+
+export const focusActs: Probe = {
+  id: 'focus-acts',
+  title: 'The page is left by moving focus alone.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['3.2.1'],
+  hurts: 'People who use the keyboard are taken away before they have pressed anything.',
+  fix: 'Follow a link when it is pressed, and not when it takes focus.',
+  standard: 'WCAG 2.2, 3.2.1 On Focus',
+};
+
+export const notByKeyboard: Probe = {
+  id: 'not-by-keyboard',
+  title: 'Something of a menu can be pressed, and the keyboard does not come to it.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.1.1'],
+  hurts: 'People who use the keyboard, a switch or their voice: for them it is not there.',
+  fix: 'Make it a link, or a button; and leave tabindex="-1" out.',
+  standard: 'WCAG 2.2, 2.1.1 Keyboard',
+};
+
+export const orderOfFocus: Probe = {
+  id: 'order-of-focus',
+  title: 'The keyboard goes through a list in another order than it is drawn in.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['2.4.3'],
+  hurts: 'People who use the keyboard and look: focus jumps to and fro.',
+  fix: 'Put the items into the document in the order in which they are shown, without order, reverse or tabindex.',
+  standard: 'WCAG 2.2, 2.4.3 Focus Order; CSS Flexible Box Layout 1, section 5.4.1',
+};
+
+/** More stops than that are no navigation any more. */
+const mostStops = 120;
+
+/** A frame is left after that many at the latest. */
+const mostInFrame = 60;
+
+interface Walk {
+  readonly stops: readonly FocusStop[];
+  /** Whether the end of the page was come to. */
+  readonly isWhole: boolean;
+  /** The stop that it went round to instead. */
+  readonly loop: FocusStop | null;
+}
+
+async function walk(used: UsedPage, key: 'Tab' | 'Shift+Tab', most: number): Promise<Walk> {
+  const stops: FocusStop[] = [];
+  const known = new Set<number>();
+  let inFrame = 0;
+  while (stops.length < most) {
+    await used.page.keyboard.press(key);
+    let stop = await used.call('focused');
+    if (!stop) return { stops, isWhole: true, loop: null };
+    if (stop.isFrame && known.has(stop.number) && inFrame < mostInFrame) {
+      inFrame += 1;
+      continue;
+    }
+    if (known.has(stop.number)) {
+      // A dialog keeps focus within, and so it should. So may the whole page, where it goes round.
+      const isAround = stop.number === stops[0]?.number && !stop.isFrame;
+      return { stops, isWhole: isAround, loop: isAround || stop.isInDialog ? null : stop };
+    }
+    if (!stop.seen || stop.cover !== null) {
+      // What comes into sight because it has focus may take a moment.
+      await used.call('rest');
+      await used.page.waitForTimeout(150);
+      stop = (await used.call('focused')) ?? stop;
+    }
+    known.add(stop.number);
+    stops.push(stop);
+  }
+  return { stops, isWhole: false, loop: null };
+}
+
+async function attempt(used: UsedPage): Promise<void> {
+  await used.page.mouse.move(0, 0);
+  const address = used.page.url();
+  let forth: Walk;
+  try {
+    forth = await walk(used, 'Tab', mostStops);
+  } catch (error) {
+    if (!(error instanceof Error) || !/navigat|context was destroyed/iu.test(error.message)) throw error;
+    await used.page.waitForLoadState('load').catch(() => undefined);
+    await tellOfLeaving(used, address);
+    return;
+  }
+  if (pathOf(used.page.url()) !== pathOf(address)) {
+    await tellOfLeaving(used, address);
+    return;
+  }
+  for (const stop of forth.stops) {
+    if (!stop.seen) await used.tell(focusOnUnseen, stop, { state: 'focus' });
+    else if (stop.cover !== null) await tellCover(used, stop, 'focus');
+  }
+  await tellOrder(used, forth.stops);
+  if (forth.loop) await tellTrap(used, forth.loop, 'Tab');
+  else if (!forth.isWhole && forth.stops.length === mostStops) {
+    for (const probe of [focusOnUnseen, focusCovered, notByKeyboard]) {
+      used.leaveOut(probe, `The page has more than ${mostStops} stops; those after are not tried.`);
+    }
+  }
+  if (forth.isWhole && !forth.stops.some(({ isInDialog }) => isInDialog)) await tellUnreached(used, forth.stops);
+  await goBack(used, forth);
+  await lookAtIndicators(used, forth.stops);
+}
+
+/** Back through the page: what is pinned on top lies over other things than on the way forth. */
+async function goBack(used: UsedPage, forth: Walk): Promise<void> {
+  if (!forth.isWhole || !used.isWanted(focusCovered, focusTrapped)) return;
+  const told = new Set(forth.stops.filter(({ seen, cover }) => !seen || cover !== null).map(({ number }) => number));
+  const back = await walk(used, 'Shift+Tab', mostStops);
+  for (const stop of back.stops) {
+    if (stop.seen && stop.cover !== null && !told.has(stop.number)) await tellCover(used, stop, 'focus, going back');
+  }
+  if (back.loop) await tellTrap(used, back.loop, 'Shift+Tab');
+}
+
+async function tellCover(used: UsedPage, stop: FocusStop, state: string): Promise<void> {
+  await used.call('focusOn', stop.selector);
+  await used.tell(focusCovered, stop, { state, message: `It is behind “${stop.cover ?? ''}”.` });
+}
+
+/** Focus goes round within a part of the page: it is a trap where Escape does not free it either. */
+async function tellTrap(used: UsedPage, stop: FocusStop, key: 'Tab' | 'Shift+Tab'): Promise<void> {
+  const seen = new Set<number>();
+  await used.page.keyboard.press('Escape');
+  for (let step = 0; step < 2 * mostStops; step += 1) {
+    await used.page.keyboard.press(key);
+    const now = await used.call('focused');
+    if (!now) return;
+    if (seen.has(now.number) && seen.size > 0 && step > seen.size + 2) break;
+    seen.add(now.number);
+  }
+  await used.tell(focusTrapped, stop, { state: 'focus', message: `${key} goes round ${seen.size === 1 ? 'on the spot' : `between ${seen.size} places`}.` });
+}
+
+async function tellUnreached(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
+  if (!used.isWanted(notByKeyboard)) return;
+  const missed = await used.call('unreached', stops.map(({ number }) => number));
+  for (const { selector, html, isControl, isListening } of missed.slice(0, 12)) {
+    // A button may be left out because another one does the same; a link is the only one to its page.
+    if (isControl) await used.tell(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
+    else if (isListening && (await doesSomething(used, selector))) {
+      await used.reload();
+      await used.tell(notByKeyboard, { selector, html }, { state: 'pressed' });
+    }
+  }
+}
+
+/** A page may listen for presses to count them: only what leads somewhere, or shows something, is missed. */
+async function doesSomething(used: UsedPage, selector: string): Promise<boolean> {
+  await used.reload();
+  const happening = await used.whatHappens(selector, async () => {
+    const middle = await used.call('middleOf', selector);
+    if (middle) await used.page.mouse.click(...middle);
+  });
+  return happening !== null && (happening.left || happening.shown.length > 0);
+}
+
+/** Down a list, or along it: an item that comes later stands further on. */
+async function tellOrder(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
+  const lists = new Map<number, FocusStop[]>();
+  for (const stop of stops) {
+    if (stop.list === null || !stop.isInMenu || !stop.seen) continue;
+    lists.set(stop.list, [...(lists.get(stop.list) ?? []), stop]);
+  }
+  for (const items of lists.values()) {
+    const isRight = items.some((item) => item.isRightToLeft);
+    const wrong = items.find((item, index) => {
+      const last = items[index - 1];
+      return last !== undefined && isBefore(item, last, isRight);
+    });
+    if (wrong) await used.tell(orderOfFocus, wrong, { state: 'focus' });
+  }
+}
+
+/** Wholly above, or on the same line and wholly nearer to its beginning. */
+function isBefore({ box }: FocusStop, { box: last }: FocusStop, isRightToLeft: boolean): boolean {
+  const isOnLine = Math.min(box.bottom, last.bottom) - Math.max(box.top, last.top) > (box.bottom - box.top) / 2;
+  if (isOnLine) return isRightToLeft ? box.left >= last.right - 1 : box.right <= last.left + 1;
+  // Columns go down one after the other; only what is above in the same column goes back.
+  const isInColumn = Math.min(box.right, last.right) - Math.max(box.left, last.left) > 0;
+  return isInColumn && box.bottom <= last.top + 1;
+}
+
+async function tellOfLeaving(used: UsedPage, address: string): Promise<void> {
+  const [selector, html] = ['html', `<html> of ${pathOf(address)}`];
+  await used.tell(focusActs, { selector, html }, { state: 'focus', message: `It led to ${pathOf(used.page.url())}.` });
+}
+
+function pathOf(address: string): string {
+  const { pathname, search } = new URL(address);
+  return pathname + search;
+}
+
+export const focusWalk: Attempt = {
+  name: 'focus',
+  probes: [focusOnUnseen, focusCovered, focusTrapped, focusActs, notByKeyboard, orderOfFocus],
+  attempt,
+};

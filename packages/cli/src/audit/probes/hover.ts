@@ -1,0 +1,180 @@
+import type { HoverTrigger } from 'fair-trail/audit';
+import type { Attempt, Probe } from '../probe.ts';
+import type { UsedPage } from '../used-page.ts';
+
+export const hoverOnly: Probe = {
+  id: 'hover-only',
+  title: 'Links come into sight under the mouse, and in no other way.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.1.1'],
+  hurts: 'People who use the keyboard, and everybody with a finger in place of a mouse: for them these links are not there.',
+  fix: 'Open the panel by a button, and by hovering too if you like; or show it while focus is within (:focus-within).',
+  standard: 'WCAG 2.2, 2.1.1 Keyboard; ARIA Authoring Practices, disclosure navigation',
+};
+
+export const hoverNotDismissible: Probe = {
+  id: 'hover-not-dismissible',
+  title: 'What came under the mouse covers the page, and Escape does not send it away.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.13'],
+  hurts: 'People who enlarge the page: the mouse is always over something, and what they want to read is covered.',
+  fix: 'Close it on Escape, wherever focus is.',
+  standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Dismissible',
+};
+
+export const hoverNotHoverable: Probe = {
+  id: 'hover-not-hoverable',
+  title: 'What came under the mouse goes away when the mouse moves onto it.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.13'],
+  hurts: 'Everybody who aims for a link in it, and most of all people whose hands tremble.',
+  fix: 'Leave no gap between the item and its panel, or bridge it, and wait a moment before closing.',
+  standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Hoverable',
+};
+
+export const hoverNotPersistent: Probe = {
+  id: 'hover-not-persistent',
+  title: 'What came under the mouse goes away by itself.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.13'],
+  hurts: 'Everybody who needs longer to read it.',
+  fix: 'Keep it until the mouse or focus leaves it, or Escape is pressed.',
+  standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Persistent',
+};
+
+export const hoverMovesRow: Probe = {
+  id: 'hover-moves-row',
+  title: 'An item under the mouse pushes its neighbours.',
+  severity: 'advice',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'Everybody who aims at one of them.',
+  fix: 'Draw the state with what takes no room: color, underline, outline; or keep the room of the bold label free.',
+  standard: 'CSS Basic User Interface 4, section 3 (outline)',
+};
+
+/** How long content must stay while nothing is done, in milliseconds: shorter than that, nobody has read it. */
+const patience = 2500;
+
+async function attempt(used: UsedPage): Promise<void> {
+  for (const trigger of used.report.hoverTriggers) {
+    if (used.options.isNew(trigger.fingerprint)) await hover(used, trigger);
+  }
+  if (used.isWanted(hoverMovesRow)) await lookAtNeighbours(used);
+}
+
+/** The links that came into sight with the mouse on the trigger; none where nothing did. */
+async function shownBy(used: UsedPage, selector: string): Promise<readonly number[]> {
+  await used.reload();
+  const happening = await used.whatHappens(selector, () => moveTo(used, selector));
+  return happening === null || happening.left ? [] : happening.shown;
+}
+
+async function moveTo(used: UsedPage, selector: string): Promise<void> {
+  const middle = await used.call('middleOf', selector);
+  if (!middle) throw new Error('The element is not to be seen.');
+  await used.page.mouse.move(...middle, { steps: 4 });
+  await used.page.waitForTimeout(350);
+}
+
+async function hover(used: UsedPage, trigger: HoverTrigger): Promise<void> {
+  const { selector } = trigger;
+  const shown = await shownBy(used, selector);
+  if (shown.length === 0) return;
+  const panel = await used.call('panelOf', selector, shown);
+  if (panel?.hidesContent) {
+    await used.page.keyboard.press('Escape');
+    await used.call('rest');
+    if (await used.call('isStillOpen', shown)) await used.tell(hoverNotDismissible, trigger, { state: 'hover' });
+  }
+  if (panel?.target && used.isWanted(hoverNotHoverable, hoverNotPersistent)) {
+    const again = await shownBy(used, selector);
+    const open = again.length > 0 ? await used.call('panelOf', selector, again) : null;
+    if (open?.target) await cross(used, trigger, again, open.box);
+  }
+  await byKeyboard(used, trigger);
+}
+
+/** Straight to the nearest side of the panel and into it, at the pace of a calm hand. */
+async function cross(
+  used: UsedPage,
+  trigger: HoverTrigger,
+  shown: readonly number[],
+  box: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number },
+): Promise<void> {
+  const from = await used.call('middleOf', trigger.selector);
+  if (!from) return;
+  const [x, y] = from;
+  const inside = (value: number, low: number, high: number) => Math.min(Math.max(value, low + 6), high - 6);
+  const to = [inside(x, box.left, box.right), inside(y, box.top, box.bottom)] as const;
+  const distance = Math.hypot(to[0] - x, to[1] - y);
+  const steps = Math.max(4, Math.round(distance / 4));
+  for (let step = 1; step <= steps; step += 1) {
+    await used.page.mouse.move(x + ((to[0] - x) * step) / steps, y + ((to[1] - y) * step) / steps);
+    await used.page.waitForTimeout(12);
+  }
+  await used.page.waitForTimeout(400);
+  if (!(await used.call('isStillOpen', shown))) {
+    await used.tell(hoverNotHoverable, trigger, { state: 'hover' });
+    return;
+  }
+  if (!used.isWanted(hoverNotPersistent)) return;
+  await used.page.waitForTimeout(patience);
+  if (!(await used.call('isStillOpen', shown))) await used.tell(hoverNotPersistent, trigger, { state: 'hover' });
+}
+
+/** By focus, by the keys that open things, or by another button of the same item. */
+async function byKeyboard(used: UsedPage, trigger: HoverTrigger): Promise<void> {
+  if (!used.isWanted(hoverOnly)) return;
+  const { focusable, isLink } = trigger;
+  await used.reload();
+  const isToggled = used.report.toggles.some(({ kind }) => kind === 'told' || kind === 'named');
+  if (focusable !== null) {
+    const keys = isLink ? ['', 'Tab', 'Space', 'ArrowDown'] : ['', 'Enter', 'Space', 'ArrowDown', 'Tab'];
+    for (const key of keys) {
+      await used.reload();
+      const happening = await used.whatHappens(focusable, async () => {
+        await used.call('focusOn', focusable);
+        if (key !== '') await used.page.keyboard.press(key);
+      });
+      if (happening === null || happening.left || happening.shown.length > 0) return;
+    }
+  }
+  // A page of its own may list the same links, and a button elsewhere may open them.
+  await used.tell(hoverOnly, trigger, { state: 'hover', isLikely: isLink || isToggled });
+}
+
+/** One item of each menu: does what the mouse does to it push the others? */
+async function lookAtNeighbours(used: UsedPage): Promise<void> {
+  for (const menu of used.report.menus) {
+    if (!used.options.isNew(`neighbours ${menu.fingerprint}`)) continue;
+    const link = menu.links.find(({ isDrawn, isCurrent, label }) => isDrawn && !isCurrent && label !== '');
+    const middle = link ? await used.call('middleOf', link.selector) : null;
+    if (!link || !middle) continue;
+    await used.page.mouse.move(0, 0);
+    await used.call('rest');
+    const before = await used.call('boxesOf');
+    await used.page.mouse.move(...middle);
+    await used.page.waitForTimeout(120);
+    await used.call('rest');
+    const after = new Map((await used.call('boxesOf')).map((one) => [one.number, one.box]));
+    const isOpen = after.size !== before.length;
+    const pushed = before.filter(({ number, box, selector }) => {
+      const now = after.get(number);
+      const isMoved = now !== undefined && [0, 1].some((part) => Math.abs((now[part] ?? 0) - (box[part] ?? 0)) > 1);
+      return isMoved && selector !== link.selector;
+    });
+    await used.page.mouse.move(0, 0);
+    if (!isOpen && pushed.length > 0) await used.tell(hoverMovesRow, link, { state: 'hover' });
+  }
+}
+
+export const hovering: Attempt = {
+  name: 'hover',
+  probes: [hoverOnly, hoverNotDismissible, hoverNotHoverable, hoverNotPersistent, hoverMovesRow],
+  attempt,
+};

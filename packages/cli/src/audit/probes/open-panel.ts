@@ -1,0 +1,135 @@
+import type { FoundToggle, OpenPanel } from 'fair-trail/audit';
+import type { Probe } from '../probe.ts';
+import type { Happening, UsedPage } from '../used-page.ts';
+
+export const panelOutOfWindow: Probe = {
+  id: 'panel-out-of-window',
+  title: 'A part of what was opened is outside of the window, and nothing scrolls there.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.10'],
+  hurts: 'Everybody with a small window, and people who enlarge the page: they cannot see these links.',
+  fix: 'Let the panel be no larger than the window (max-height), and scroll within (overflow: auto).',
+  standard: 'WCAG 2.2, 1.4.10 Reflow and 1.4.4 Resize Text',
+};
+
+export const overlayLeavesPage: Probe = {
+  id: 'overlay-leaves-page',
+  title: 'The keyboard goes on into the page behind what covers it.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.11'],
+  hurts: 'People who use the keyboard and look: focus is behind the menu that they see.',
+  fix: 'Make the page behind inert while the menu covers it, or show the menu as a modal dialog; or close it when focus leaves.',
+  standard: 'WCAG 2.2, 2.4.11 Focus Not Obscured (Minimum); HTML standard, section 6.3 (inert)',
+};
+
+export const overlayScrollsPage: Probe = {
+  id: 'overlay-scrolls-page',
+  title: 'The page scrolls behind a menu that covers it.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'Everybody who turns the wheel over it: when they close the menu, they are elsewhere.',
+  fix: 'Keep the page still while it is covered (overscroll-behavior: contain, or overflow: hidden on the page).',
+  standard: 'CSS Overscroll Behavior 1, section 4',
+};
+
+export const openingMovesPage: Probe = {
+  id: 'opening-moves-page',
+  title: 'Opening a panel that lies over the page moves something else.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'Everybody who was about to press what has moved.',
+  fix: 'Place the panel absolutely or in the top layer, and keep the room of a scroll bar (scrollbar-gutter: stable).',
+  standard: 'CSS Positioned Layout 3; CSS Overflow 3, section 3.4 (scrollbar-gutter)',
+};
+
+/** The size of a window of 1280 by 1024 pixels that is enlarged four times (WCAG 2.2, 1.4.10). */
+const enlarged = { width: 320, height: 256 };
+
+/** A panel that has just been opened. */
+export async function lookAtPanel(
+  used: UsedPage,
+  toggle: FoundToggle,
+  panel: OpenPanel,
+  { before, shown }: Happening,
+): Promise<void> {
+  const [lost] = panel.lost;
+  if (lost) await used.tell(panelOutOfWindow, lost, { state: 'open' });
+  if (panel.isFloating) await tellMovement(used, toggle, before.boxes);
+  if (panel.isOverlay) {
+    await tellScrolling(used, panel);
+    await tellLeaving(used, toggle, panel);
+  }
+  if (used.options.isNarrowest && !lost) await tellEnlarged(used, toggle, shown);
+}
+
+/** In a low window, as it is for people who enlarge the page four times. */
+async function tellEnlarged(used: UsedPage, toggle: FoundToggle, shown: readonly number[]): Promise<void> {
+  const size = used.page.viewportSize();
+  if (!size || !used.isWanted(panelOutOfWindow)) return;
+  await used.page.setViewportSize({ width: Math.min(size.width, enlarged.width), height: enlarged.height });
+  try {
+    await used.call('rest');
+    // A change of size may have closed it.
+    const panel = (await used.call('isStillOpen', shown)) ? await used.call('panelOf', toggle.selector, shown) : null;
+    const [lost] = panel?.lost ?? [];
+    if (lost) await used.tell(panelOutOfWindow, lost, { state: 'open, at 400 % zoom' });
+  } finally {
+    await used.page.setViewportSize(size);
+    await used.call('rest');
+  }
+}
+
+async function tellMovement(used: UsedPage, toggle: FoundToggle, before: Happening['before']['boxes']): Promise<void> {
+  if (!used.isWanted(openingMovesPage)) return;
+  const after = new Map((await used.call('boxesOf')).map((one) => [one.number, one]));
+  for (const { number, box } of before) {
+    const now = after.get(number);
+    const moved = now ? Math.max(...[0, 1].map((part) => Math.abs((now.box[part] ?? 0) - (box[part] ?? 0)))) : 0;
+    if (now && moved > 2) {
+      const message = `“${now.selector}” moves by ${moved} px.`;
+      await used.tell(openingMovesPage, toggle, { state: 'open', message });
+      return;
+    }
+  }
+}
+
+async function tellScrolling(used: UsedPage, panel: OpenPanel): Promise<void> {
+  if (!used.isWanted(overlayScrollsPage)) return;
+  const { box } = panel;
+  const size = used.page.viewportSize();
+  if (!size) return;
+  const at = [(Math.max(0, box.left) + Math.min(size.width, box.right)) / 2, Math.min(size.height, box.bottom) - 8] as const;
+  const scrolled = () => used.page.evaluate(() => document.scrollingElement?.scrollTop ?? 0);
+  const before = await scrolled();
+  await used.page.mouse.move(...at);
+  for (let turn = 0; turn < 3; turn += 1) await used.page.mouse.wheel(0, 400);
+  await used.page.waitForTimeout(250);
+  if (Math.abs((await scrolled()) - before) > 30) await used.tell(overlayScrollsPage, panel, { state: 'open' });
+  await used.page.mouse.wheel(0, -2000);
+  await used.page.mouse.move(0, 0);
+}
+
+/** Focus that comes to something that is hidden behind the overlay. */
+async function tellLeaving(used: UsedPage, toggle: FoundToggle, panel: OpenPanel): Promise<void> {
+  if (!used.isWanted(overlayLeavesPage)) return;
+  if (!panel.hasFocus) await used.call('focusOn', toggle.selector);
+  const known = new Set<number>();
+  for (let step = 0; step < 80; step += 1) {
+    await used.page.keyboard.press('Tab');
+    const stop = await used.call('focused');
+    // Closed on the way, round, or out of the page.
+    if (!stop || known.has(stop.number)) return;
+    known.add(stop.number);
+    if (stop.cover !== null && stop.seen) {
+      await used.call('rest');
+      const still = await used.call('focused');
+      if (still?.number !== stop.number || still.cover === null) continue;
+      await used.tell(overlayLeavesPage, stop, { state: 'open', message: `It is behind “${still.cover}”.` });
+      return;
+    }
+  }
+}

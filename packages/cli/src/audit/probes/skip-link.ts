@@ -1,0 +1,41 @@
+import type { Attempt, Probe } from '../probe.ts';
+import type { UsedPage } from '../used-page.ts';
+
+export const skipLinkStays: Probe = {
+  id: 'skip-link-stays',
+  title: 'A skip link skips nothing.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.1'],
+  hurts: 'People who use the keyboard press it, and the next Tab is in the menu that they wanted to skip.',
+  fix: 'Let it lead to the content by its id; and let no script keep the browser from going there.',
+  standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1 Bypass Blocks',
+};
+
+async function attempt(used: UsedPage): Promise<void> {
+  for (const link of used.report.skipLinks) {
+    if (!used.options.isNew(`skip ${link.html} ${link.target}`)) continue;
+    await used.reload();
+    if (!(await used.call('focusOn', link.selector))) {
+      used.leaveOut(skipLinkStays, `“${link.selector}” takes no focus.`);
+      continue;
+    }
+    const happening = await used.whatHappens(link.selector, () => used.page.keyboard.press('Enter'));
+    if (happening === null || happening.left) continue;
+    await used.page.keyboard.press('Tab');
+    const where = await used.page.evaluate(
+      ([from, to]) => {
+        const [link, target] = [from, to].map((selector) => document.querySelector(selector ?? ''));
+        const active = document.activeElement;
+        if (!link || !target || !active || active === document.body) return 'none';
+        const follows = (one: Element, other: Element) => Boolean(one.compareDocumentPosition(other) & 4);
+        if (active === target || target.contains(active) || follows(target, active)) return 'past';
+        return follows(link, active) ? 'between' : 'before';
+      },
+      [link.selector, link.target],
+    );
+    if (where === 'between') await used.tell(skipLinkStays, link, { state: 'pressed' });
+  }
+}
+
+export const skipping: Attempt = { name: 'skip link', probes: [skipLinkStays], attempt };

@@ -1,0 +1,117 @@
+import { escapeXml } from 'fair-trail';
+import type { AuditReport, ReportedFinding, UncheckedRule } from '../audit-report.ts';
+import type { Picture } from '../picture.ts';
+import { described } from './described.ts';
+import { htmlReportStyle } from './html-report-style.ts';
+
+const words = { error: 'Errors', warning: 'Warnings', advice: 'Advice' } as const;
+const severities = ['error', 'warning', 'advice'] as const;
+
+/** One file for looking: it needs nothing else, runs no script, and prints. All text of the pages is escaped. */
+export function toHtml(report: AuditReport, pictureOf: (finding: ReportedFinding) => Picture | null): string {
+  const { tool, target, pages, findings, notChecked, summary } = report;
+  const sections = severities.filter((severity) => summary[severity] > 0);
+  const numbered = findings.map((finding, index) => ({ finding, id: `finding-${index + 1}` }));
+  const items = [
+    ...sections.map((severity) => ({ id: severity, label: words[severity], count: summary[severity] })),
+    { id: 'not-checked', label: 'Not checked', count: notChecked.length },
+    { id: 'pages', label: 'Pages', count: pages.length },
+  ];
+  return `<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>Navigation audit of ${escapeXml(target)}</title>
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<style>${htmlReportStyle}</style>
+</head>
+<body>
+<a class="skip" href="#report">Skip to the report</a>
+<header>
+<h1>Navigation audit</h1>
+<p class="target">${escapeXml(target)}</p>
+<p>${verdict(report)}</p>
+<nav aria-label="Parts of the report"><ul>${items
+    .map(({ id, label, count }) => `<li><a href="#${id}">${label} <span class="count">${count}</span></a></li>`)
+    .join('')}</ul></nav>
+</header>
+<main id="report" tabindex="-1">
+${sections
+  .map(
+    (severity) => `<section aria-labelledby="${severity}">
+<h2 id="${severity}" class="${severity}">${words[severity]}</h2>
+${numbered
+  .filter(({ finding }) => finding.severity === severity)
+  .map(({ finding, id }) => findingHtml(finding, id, pictureOf(finding)))
+  .join('\n')}
+</section>`,
+  )
+  .join('\n')}
+<section aria-labelledby="not-checked">
+<h2 id="not-checked">Not checked</h2>
+${notCheckedHtml(notChecked)}
+</section>
+<section aria-labelledby="pages">
+<h2 id="pages">Pages</h2>
+<ol class="pages">${pages.map(({ url, title }) => `<li>${escapeXml(title) || '(no title)'} <code>${escapeXml(url)}</code></li>`).join('')}</ol>
+</section>
+</main>
+<footer><p>Made by ${escapeXml(tool.name)} ${escapeXml(tool.version)}.</p></footer>
+</body>
+</html>`;
+}
+
+function verdict({ pages, findings, summary }: AuditReport): string {
+  const on = `on ${pages.length} ${pages.length === 1 ? 'page' : 'pages'}`;
+  if (findings.length === 0) return `Nothing was found ${on}. What could not be tried is listed below.`;
+  const errors = `${summary.error} ${summary.error === 1 ? 'error' : 'errors'}`;
+  const warnings = `${summary.warning} ${summary.warning === 1 ? 'warning' : 'warnings'}`;
+  return `${errors}, ${warnings} and ${summary.advice} advice ${on}.`;
+}
+
+function findingHtml(finding: ReportedFinding, id: string, picture: Picture | null): string {
+  const { rule, message, html, selector, width, state, wcag, fix, pages, certainty } = finding;
+  const hurts = described.find((one) => one.id === rule)?.hurts ?? '';
+  const criteria = wcag.length > 0 ? `<dt>WCAG 2.2</dt><dd>${escapeXml(wcag.join(', '))}</dd>` : '';
+  return `<article aria-labelledby="${id}">
+<h3 id="${id}">${escapeXml(message)}</h3>
+<p class="rule"><code>${escapeXml(rule)}</code>${certainty === 'likely' ? ' <span class="likely">likely</span>' : ''}</p>
+${picture ? pictureHtml(picture, message) : ''}
+<pre tabindex="0" role="region" aria-label="The element of “${escapeXml(rule)}”"><code>${escapeXml(html)}</code></pre>
+<dl>
+<dt>Whom it hurts</dt><dd>${escapeXml(hurts)}</dd>
+<dt>How to mend it</dt><dd>${escapeXml(fix)}</dd>
+${criteria}
+<dt>Where</dt><dd>${width} px wide, ${escapeXml(state)}; <code>${escapeXml(selector)}</code></dd>
+<dt>On</dt><dd>${pagesHtml(pages)}</dd>
+</dl>
+</article>`;
+}
+
+/** The frame is drawn over the picture, and not on the page, which was left as it is. */
+function pictureHtml({ data, width, height, frame }: Picture, message: string): string {
+  const margin = 4;
+  const drawn = frame
+    ? `<rect class="frame" x="${frame.left - margin}" y="${frame.top - margin}" width="${frame.width + 2 * margin}" height="${frame.height + 2 * margin}"/>`
+    : '';
+  return `<svg class="picture" role="img" aria-label="The page: ${escapeXml(message)}" viewBox="0 0 ${width} ${height}" style="max-width:${width}px"><image href="data:image/jpeg;base64,${data}" width="${width}" height="${height}"/>${drawn}</svg>`;
+}
+
+/** More of them are told as a number. */
+const mostPages = 20;
+
+function pagesHtml(pages: readonly string[]): string {
+  const shown = pages.slice(0, mostPages).map((page) => `<code>${escapeXml(page)}</code>`);
+  const left = pages.length - shown.length;
+  return [...shown, ...(left > 0 ? [`and ${left} more`] : [])].join(', ');
+}
+
+function notCheckedHtml(notChecked: readonly UncheckedRule[]): string {
+  if (notChecked.length === 0) return '<p>Everything was tried.</p>';
+  const rows = notChecked.map(
+    ({ rule, pages, reason }) =>
+      `<tr><th scope="row">${rule === '*' ? 'the whole page' : `<code>${escapeXml(rule)}</code>`}</th><td>${escapeXml(reason)}</td><td>${pagesHtml(pages)}</td></tr>`,
+  );
+  return `<p>What could not be tried is no pass.</p>
+<div class="table" tabindex="0" role="region" aria-labelledby="not-checked"><table><thead><tr><th scope="col">Rule</th><th scope="col">Why not</th><th scope="col">On</th></tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
+}

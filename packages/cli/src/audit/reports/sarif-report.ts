@@ -1,0 +1,32 @@
+import type { AuditReport } from '../audit-report.ts';
+import { described } from './described.ts';
+
+/** A log of the Static Analysis Results Interchange Format, version 2.1.0 (OASIS). */
+export function toSarif({ tool, findings }: AuditReport): object {
+  const levels = { error: 'error', warning: 'warning', advice: 'note' } as const;
+  const driver = {
+    name: tool.name,
+    version: tool.version,
+    rules: described.map(({ id, title, hurts, fix }) => ({
+      id,
+      shortDescription: { text: title },
+      fullDescription: { text: hurts },
+      help: { text: fix },
+    })),
+  };
+  const results = findings.map(({ rule, severity, message, fix, pages, selector, html }) => ({
+    ruleId: rule,
+    ruleIndex: described.findIndex(({ id }) => id === rule),
+    level: levels[severity],
+    message: { text: `${message} ${fix}` },
+    locations: pages.map((uri) => ({
+      physicalLocation: { artifactLocation: { uri } },
+      logicalLocations: [{ fullyQualifiedName: selector, decoratedName: html }],
+    })),
+  }));
+  return {
+    $schema: 'https://json.schemastore.org/sarif-2.1.0.json',
+    version: '2.1.0',
+    runs: [{ tool: { driver }, columnKind: 'utf16CodeUnits', results }],
+  };
+}

@@ -1,0 +1,40 @@
+import { outputColors as colors } from '../../colors.ts';
+import { printable } from '../../printable.ts';
+import type { AuditReport, ReportedFinding } from '../audit-report.ts';
+
+const paints = { error: colors.red, warning: colors.yellow, advice: colors.green };
+
+/** For a terminal. What comes from the pages moves no cursor there. */
+export function toText({ findings, notChecked, pages, summary }: AuditReport): string {
+  const blocks = findings.map((finding) => {
+    const { severity, certainty, rule, message, selector, html, width, state, wcag, fix } = finding;
+    const criteria = wcag.length > 0 ? `, WCAG ${wcag.join(', ')}` : '';
+    const where = state === 'rest' ? `${width} px` : `${width} px, ${state}`;
+    return [
+      `${paints[severity](severity)}${certainty === 'likely' ? ' (likely)' : ''} ${printable(message)} ${colors.dim(`[${rule}${criteria}]`)}`,
+      `  ${printable(html.replaceAll(/\s+/gu, ' '))}`,
+      `  ${colors.dim(`${printable(selector)} · ${where} · ${pagesText(finding)}`)}`,
+      `  ${fix}`,
+    ].join('\n');
+  });
+  const unchecked = notChecked.map(
+    ({ rule, pages: on, reason }) =>
+      `  ${rule === '*' ? 'page' : rule}: ${printable(reason)} ${colors.dim(on.length === 1 ? printable(on[0] ?? '') : `${on.length} pages`)}`,
+  );
+  const counts = `${counted(summary.error, 'error')}, ${counted(summary.warning, 'warning')}, ${summary.advice} advice`;
+  const verdict = `${counted(pages.length, 'page')}: ${findings.length === 0 ? 'nothing was found' : counts}.`;
+  return [
+    ...blocks,
+    ...(unchecked.length > 0 ? [['Not checked, which is no pass:', ...unchecked].join('\n')] : []),
+    verdict,
+  ].join('\n\n');
+}
+
+function counted(count: number, word: string): string {
+  return `${count} ${word}${count === 1 ? '' : 's'}`;
+}
+
+function pagesText({ pages }: ReportedFinding): string {
+  const [first = '', ...others] = pages;
+  return others.length === 0 ? printable(first) : `${printable(first)} and ${counted(others.length, 'more page')}`;
+}

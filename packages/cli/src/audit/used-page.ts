@@ -1,0 +1,142 @@
+import type { PageReport, PageScript, PageSnapshot } from 'fair-trail/audit';
+import type { Page } from 'playwright-core';
+import type { AuditWindow } from './audit-window.ts';
+import type { Findings } from './audit-report.ts';
+import { takePicture } from './picture.ts';
+import type { Probe } from './probe.ts';
+
+/** What an act did to the page. */
+export interface Happening {
+  /** Whether the page was left for another one. */
+  readonly left: boolean;
+  readonly changed: boolean;
+  /** The links and controls that are to be seen and were not, by their numbers. */
+  readonly shown: readonly number[];
+  readonly before: PageSnapshot;
+  readonly after: PageSnapshot;
+}
+
+export interface Place {
+  readonly selector: string;
+  readonly html: string;
+}
+
+export interface UsedPageOptions {
+  readonly window: AuditWindow;
+  readonly url: string;
+  readonly report: PageReport;
+  readonly findings: Findings;
+  readonly isWanted: (rule: string) => boolean;
+  /** Whether something of this name has not been tried at this width yet; from now on it has. */
+  readonly isNew: (name: string) => boolean;
+  readonly isNarrowest: boolean;
+  readonly isWidest: boolean;
+  readonly hasPictures: boolean;
+  /** Takes note of links that have come into sight. */
+  readonly onOpened: (addresses: readonly string[]) => void;
+  /** Opens another window with other conditions on the same page. */
+  readonly openOther: (conditions: { readonly hasTouch?: boolean; readonly reducedMotion?: 'reduce' }) => Promise<AuditWindow>;
+}
+
+/** A page that is open and being used, and where what is found on it goes. */
+export class UsedPage {
+  readonly options: UsedPageOptions;
+
+  constructor(options: UsedPageOptions) {
+    this.options = options;
+  }
+
+  get page(): Page {
+    return this.options.window.page;
+  }
+
+  get report(): PageReport {
+    return this.options.report;
+  }
+
+  isWanted(...probes: readonly Probe[]): boolean {
+    return probes.some(({ id }) => this.options.isWanted(id));
+  }
+
+  call<Name extends keyof PageScript>(
+    name: Name,
+    ...given: Parameters<PageScript[Name]>
+  ): Promise<Awaited<ReturnType<PageScript[Name]>>> {
+    return this.options.window.call(name, ...given);
+  }
+
+  /** Loads it anew: what was tried before must not count. */
+  async reload(): Promise<void> {
+    await this.options.window.load(this.options.url);
+    await this.page.mouse.move(0, 0);
+  }
+
+  /** Tells of a finding, with a picture of how the page is now. */
+  async tell(probe: Probe, place: Place, { state, message, isLikely = false }: Telling): Promise<void> {
+    const { findings, url, window, hasPictures } = this.options;
+    if (!this.isWanted(probe)) return;
+    const { id, severity, wcag, title, fix } = probe;
+    const certainty = isLikely ? 'likely' : probe.certainty;
+    const told = certainty === 'likely' && severity === 'error' ? 'warning' : severity;
+    const finding = { rule: id, severity: told, certainty, wcag, fix, ...place } as const;
+    const text = message === undefined ? title : `${title} ${message}`;
+    const isFirst = findings.add({ ...finding, message: text }, { page: url, width: window.conditions.width, state });
+    if (isFirst && hasPictures) findings.illustrate(finding, await takePicture(this.page, place.selector));
+  }
+
+  leaveOut(probe: Probe, reason: string): void {
+    if (this.isWanted(probe)) this.options.findings.leaveOut(probe.id, this.options.url, reason);
+  }
+
+  /** What an act does to the page; null where it cannot be done. */
+  async whatHappens(selector: string, act: () => Promise<unknown>): Promise<Happening | null> {
+    let before: PageSnapshot | null = null;
+    try {
+      await this.call('watch');
+      await this.call('remember');
+      before = await this.call('snapshot', selector);
+      await act();
+      await this.call('rest');
+      let happening = await this.#compare(selector, before);
+      if (!happening.changed) {
+        // A script may wait a while before it does something, as those do that wait for a second press.
+        await this.page.waitForTimeout(600);
+        await this.call('rest');
+        happening = await this.#compare(selector, before);
+      }
+      return happening;
+    } catch (error) {
+      const isLeaving = error instanceof Error && /navigat|context was destroyed|frame was detached/iu.test(error.message);
+      if (!isLeaving || !before) return null;
+      await this.page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
+      return { left: true, changed: true, shown: [], before, after: before };
+    }
+  }
+
+  async #compare(selector: string, before: PageSnapshot): Promise<Happening> {
+    const isSame = await this.call('isRemembered');
+    const after = await this.call('snapshot', selector);
+    if (!isSame || pageOf(after.url) !== pageOf(before.url)) {
+      return { left: true, changed: true, shown: [], before, after };
+    }
+    const known = new Set(before.drawn);
+    const shown = after.drawn.filter((number) => !known.has(number));
+    const isAsBefore = before.drawn.length === after.drawn.length && shown.length === 0;
+    const told = before.expanded !== after.expanded || before.told !== after.told;
+    return { left: false, changed: !isAsBefore || after.changes > 0 || told, shown, before, after };
+  }
+}
+
+export interface Telling {
+  readonly state: string;
+  /** What is so here, after what is wrong in general. */
+  readonly message?: string;
+  /** Whether it is so only in the likely reading of the page here. */
+  readonly isLikely?: boolean;
+}
+
+/** A route behind the hash is a page, and any other place there is not. */
+function pageOf(address: string): string {
+  const url = new URL(address);
+  return url.origin + url.pathname + url.search + (/^#!?\//u.test(url.hash) ? url.hash : '');
+}

@@ -1,0 +1,61 @@
+import { deepElements } from './deep-elements.ts';
+import { isExposed } from './visible.ts';
+
+/** The way to a page as it shows it. */
+export interface BreadcrumbTrail {
+  readonly element: Element;
+  readonly items: readonly Breadcrumb[];
+}
+
+export interface Breadcrumb {
+  readonly label: string;
+  readonly link: HTMLAnchorElement | null;
+  /** Where it leads; null where it is no link, or its address cannot be read. */
+  readonly place: URL | null;
+  readonly isCurrent: boolean;
+}
+
+/** What pages call them, in the languages we know. */
+const words = /bread\s*-?crumb|brotkr|fil d.ariane|migas|you are here|sie sind hier/iu;
+
+/** The breadcrumbs of a page: what is named so, or says it in its class or in its microdata. */
+export function breadcrumbTrails(document: Document): readonly BreadcrumbTrail[] {
+  const named = deepElements(document, 'nav, ol, ul, div, [role="navigation"]').filter(
+    (element) =>
+      words.test(element.getAttribute('aria-label') ?? '') ||
+      [...element.classList].some((name) => /^bread-?crumbs?$/iu.test(name)) ||
+      (element.getAttribute('itemtype') ?? '').endsWith('/BreadcrumbList'),
+  );
+  const outer = named.filter((element) => !named.some((other) => other !== element && other.contains(element)));
+  return outer
+    .filter(isExposed)
+    .map((element) => ({ element, items: itemsOf(element) }))
+    .filter(({ items }) => items.length > 0);
+}
+
+function itemsOf(trail: Element): readonly Breadcrumb[] {
+  const listed = [...trail.querySelectorAll('li')].filter((item) => item.querySelector('li') === null);
+  const plain = [...trail.querySelectorAll('a[href], [aria-current]')];
+  return (listed.length > 0 ? listed : plain)
+    .filter(isExposed)
+    .map(itemOf)
+    .filter(({ label }) => label !== '');
+}
+
+function itemOf(element: Element): Breadcrumb {
+  const link = element.matches('a[href]')
+    ? (element as HTMLAnchorElement)
+    : element.querySelector<HTMLAnchorElement>('a[href]');
+  const href = link?.getAttribute('href') ?? null;
+  const isCurrent = element.matches('[aria-current]') || element.querySelector('[aria-current]') !== null;
+  const place = link && href !== null && URL.canParse(link.href) ? new URL(link.href) : null;
+  return { label: labelOf(element), link, place, isCurrent };
+}
+
+/** Without the signs between. */
+export function labelOf(element: Element): string {
+  return element.textContent
+    .replaceAll(/\s+/gu, ' ')
+    .replaceAll(/^[^\p{Letter}\p{Number}]+|[^\p{Letter}\p{Number})]+$/gu, '')
+    .trim();
+}

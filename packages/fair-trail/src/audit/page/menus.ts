@@ -1,0 +1,60 @@
+import { accessibleName } from '../accessible-name.ts';
+import { linksIn } from '../deep-elements.ts';
+import { roleOf } from '../role.ts';
+import { selectorOf, tagOf } from '../selector.ts';
+import { isDrawn, isExposed } from '../visible.ts';
+import { fingerprintOf, mostLinks } from './fingerprint.ts';
+
+/** A menu of a page, as it is held against those of other pages and widths. */
+export interface FoundMenu {
+  readonly selector: string;
+  readonly html: string;
+  readonly fingerprint: string;
+  readonly role: string | null;
+  readonly name: string;
+  readonly links: readonly FoundLink[];
+}
+
+export interface FoundLink {
+  readonly href: string;
+  readonly label: string;
+  readonly selector: string;
+  readonly html: string;
+  readonly isDrawn: boolean;
+  readonly isCurrent: boolean;
+  /** Where it begins, from the beginning of its menu, in CSS pixels; and how wide it is. */
+  readonly left: number;
+  readonly width: number;
+}
+
+export function menusOf(navigations: readonly Element[]): readonly FoundMenu[] {
+  return navigations.filter(isExposed).map((menu) => {
+    const role = roleOf(menu);
+    const { left } = menu.getBoundingClientRect();
+    return {
+      selector: selectorOf(menu),
+      html: tagOf(menu),
+      fingerprint: fingerprintOf(menu),
+      role,
+      name: role === 'navigation' ? accessibleName(menu, role) : '',
+      links: linksIn(menu)
+        .slice(0, mostLinks)
+        .map((link) => linkOf(link, left)),
+    };
+  });
+}
+
+function linkOf(link: HTMLAnchorElement, from: number): FoundLink {
+  const { left, width } = link.getBoundingClientRect();
+  const current = link.closest('[aria-current]')?.getAttribute('aria-current') ?? 'false';
+  return {
+    href: link.href,
+    label: accessibleName(link, 'link'),
+    selector: selectorOf(link),
+    html: tagOf(link),
+    isDrawn: isDrawn(link),
+    isCurrent: current !== 'false' && current !== '',
+    left: left - from,
+    width,
+  };
+}

@@ -1,0 +1,51 @@
+/** Time without any change after which a page is taken to be ready, in milliseconds. */
+const quiet = 120;
+
+/** The longest that is waited, in milliseconds. */
+const most = 2500;
+
+/** Waits until a page that was loaded changes no more; one without scripts is ready at once. */
+export async function settle(): Promise<void> {
+  await frame();
+  if (document.scripts.length === 0) return;
+  await untilQuiet(quiet, most);
+}
+
+/** Waits until what was begun has ended: changes of the document, and movements. */
+export async function rest(): Promise<void> {
+  await untilQuiet(100, 1500);
+}
+
+async function untilQuiet(pause: number, longest: number): Promise<void> {
+  let last = performance.now();
+  const begin = last;
+  const observer = new MutationObserver(() => (last = performance.now()));
+  observer.observe(document, { attributes: true, childList: true, characterData: true, subtree: true });
+  try {
+    do {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      if (isMoving()) last = performance.now();
+    } while (performance.now() - last < pause && performance.now() - begin < longest);
+    await frame();
+  } finally {
+    observer.disconnect();
+  }
+}
+
+/** Whether something moves that will come to an end. */
+function isMoving(): boolean {
+  return document
+    .getAnimations()
+    .some(
+      (animation) =>
+        animation.playState === 'running' &&
+        animation.timeline instanceof DocumentTimeline &&
+        animation.effect?.getComputedTiming().endTime !== Infinity,
+    );
+}
+
+/** A frame may never come to a page in the background. */
+function frame(): Promise<unknown> {
+  const drawn = new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
+  return Promise.race([drawn, new Promise((resolve) => setTimeout(resolve, 200))]);
+}

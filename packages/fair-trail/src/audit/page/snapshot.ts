@@ -1,0 +1,112 @@
+import { deepElements } from '../deep-elements.ts';
+import { selectorOf } from '../selector.ts';
+import { isSeen } from '../visible.ts';
+import { elementAt, numberOf } from './elements.ts';
+
+/** What is to be seen and used now, to be compared with what is after something was done. */
+export interface PageSnapshot {
+  readonly url: string;
+  readonly title: string;
+  /** What the page is about, by its first heading, else by the beginning of its content. */
+  readonly content: string;
+  readonly expanded: string | null;
+  /** The name and the state that a toggle may tell in another way. */
+  readonly told: string;
+  /** The links and controls that can be seen, by their numbers. */
+  readonly drawn: readonly number[];
+  /** All text that is shown, in short. */
+  readonly text: string;
+  /** Where some of them stand. */
+  readonly boxes: readonly PlacedElement[];
+  /** How often anything in the document has changed. */
+  readonly changes: number;
+  /** Whether a live region has said something. */
+  readonly announced: boolean;
+}
+
+export interface PlacedElement {
+  readonly number: number;
+  readonly selector: string;
+  /** Left, top, width and height, in whole CSS pixels. */
+  readonly box: readonly number[];
+}
+
+let changes = 0;
+let announced = false;
+let observer: MutationObserver | null = null;
+
+const live = '[aria-live]:not([aria-live="off"]), [role="status"], [role="alert"], [role="log"], output';
+
+/** Begins to count what changes. */
+export function watch(): void {
+  changes = 0;
+  announced = false;
+  observer?.disconnect();
+  observer = new MutationObserver((records) => {
+    changes += records.length;
+    announced ||= records.some(({ target, type }) => {
+      const element = target.nodeType === 1 ? (target as Element) : target.parentElement;
+      return type !== 'attributes' && (element?.closest(live)?.textContent.trim() ?? '') !== '';
+    });
+  });
+  const all = { attributes: true, childList: true, characterData: true, subtree: true };
+  observer.observe(document.documentElement, all);
+}
+
+export const usable = 'a[href], button, summary, input, select, [role="button"], [role="link"], [role^="menuitem"], [role="tab"]';
+
+export function snapshot(selector: string): PageSnapshot {
+  const toggle = elementAt(selector);
+  return {
+    url: location.href,
+    title: document.title,
+    content: contentOfPage(),
+    expanded: toggle ? expandedOf(toggle) : null,
+    told: toggle ? toldBy(toggle) : '',
+    drawn: deepElements(document, usable).filter(isSeen).map(numberOf),
+    text: shortOf(document.body.innerText),
+    boxes: boxesOf(),
+    changes,
+    announced,
+  };
+}
+
+/** Also where the browser tells it by itself: details, and what opens a popover. */
+export function expandedOf(toggle: Element): string | null {
+  const written = toggle.getAttribute('aria-expanded');
+  if (written !== null) return written;
+  if (toggle.localName === 'summary') return String(toggle.closest('details')?.open ?? false);
+  const popover = document.getElementById(toggle.getAttribute('popovertarget') ?? '');
+  return popover ? String(popover.matches(':popover-open')) : null;
+}
+
+function toldBy(toggle: HTMLElement): string {
+  const states = ['aria-pressed', 'aria-checked', 'aria-selected', 'aria-label', 'title'];
+  const checked = toggle instanceof HTMLInputElement ? String(toggle.checked) : '';
+  return [...states.map((state) => toggle.getAttribute(state) ?? ''), toggle.textContent, checked].join('\n');
+}
+
+function contentOfPage(): string {
+  const main = document.querySelector('main, [role="main"]') ?? document.body;
+  const heading = main.querySelector('h1, h2') ?? document.querySelector('h1');
+  return (heading?.textContent ?? main.textContent.slice(0, 300)).replaceAll(/\s+/gu, ' ').trim();
+}
+
+/** Where what can be seen of the links and controls stands, by their numbers; from the beginning of the page. */
+export function boxesOf(): readonly PlacedElement[] {
+  return deepElements(document, usable)
+    .filter(isSeen)
+    .slice(0, 300)
+    .map((element) => {
+      const { left, top, width, height } = element.getBoundingClientRect();
+      const box = [left + scrollX, top + scrollY, width, height].map(Math.round);
+      return { number: numberOf(element), selector: selectorOf(element), box };
+    });
+}
+
+/** The same for the same text, and hardly ever for another. */
+function shortOf(text: string): string {
+  let hash = 0;
+  for (let at = 0; at < text.length; at += 1) hash = (Math.imul(hash, 31) + text.charCodeAt(at)) | 0;
+  return `${text.length} ${hash}`;
+}

@@ -1,0 +1,75 @@
+import { accessibleName } from '../accessible-name.ts';
+import { deepElements, linksIn } from '../deep-elements.ts';
+import { holds } from '../navigations.ts';
+import { roleOf } from '../role.ts';
+import { selectorOf, tagOf } from '../selector.ts';
+import { isDrawn, isSeen } from '../visible.ts';
+import { fingerprintOf } from './fingerprint.ts';
+import { hearsPresses } from './heard.ts';
+import { expandedOf } from './snapshot.ts';
+
+export interface FoundToggle {
+  readonly selector: string;
+  readonly html: string;
+  /** The same for a toggle of the same menu on another page. */
+  readonly fingerprint: string;
+  /**
+   * `told`: it says that it opens something. `named`: its name says so, and there are links that are not shown. `plain`: a
+   * button that may do anything. `bare`: no control at all, but it can be pressed.
+   */
+  readonly kind: 'told' | 'named' | 'plain' | 'bare';
+  readonly isOpen: boolean;
+}
+
+const told = '[aria-expanded], summary, [popovertarget], [aria-haspopup]:not([aria-haspopup="false"])';
+
+/** What toggles of a whole menu are called, in the languages we know. */
+const menuName = /^(?:(?:open|toggle|show|main|site) )*(?:menu|navigation|nav|menü|menú|pages)\b/iu;
+
+const kinds = ['told', 'named', 'plain', 'bare'] as const;
+
+/** What may open something, those that say so first. */
+export function togglesIn(navigations: readonly Element[]): readonly FoundToggle[] {
+  const around = (element: Element) => navigations.find((navigation) => holds(navigation, element));
+  const isNear = (element: Element) =>
+    around(element) !== undefined || element.closest('header, [role="banner"]') !== null;
+  const hasUnseen = navigations.some((navigation) => linksIn(navigation).some((link) => !isSeen(link)));
+  const kindOf = (element: HTMLElement): FoundToggle['kind'] | null => {
+    if (element.matches(told)) return 'told';
+    const isButton = roleOf(element) === 'button' || /^(?:#|javascript:.*)$/iu.test(element.getAttribute('href') ?? '');
+    const isSubmit = element instanceof HTMLButtonElement && element.type === 'submit' && element.form !== null;
+    if (isButton && !isSubmit && (isNear(element) || isNamed(element))) {
+      const isMeant = element.hasAttribute('aria-controls') || isNamed(element);
+      return isMeant && hasUnseen ? 'named' : 'plain';
+    }
+    const isBare = !element.matches('a[href], button, input, select, textarea, label, option');
+    return isBare && isNear(element) && hearsPresses(element) && !holdsControls(element) ? 'bare' : null;
+  };
+  return deepElements(document, '*')
+    .filter((element) => isDrawn(element) && isSeen(element) && !element.matches(':disabled, [aria-disabled="true"]'))
+    .flatMap((element) => {
+      const kind = kindOf(element);
+      const isOther = ['combobox', 'tab', 'treeitem', 'row', 'gridcell'].includes(roleOf(element) ?? '');
+      if (kind === null || isOther) return [];
+      const menu = around(element) ?? element;
+      return [
+        {
+          selector: selectorOf(element),
+          html: tagOf(element),
+          fingerprint: `${fingerprintOf(menu)}\n${fingerprintOf(element)}`,
+          kind,
+          isOpen: expandedOf(element) === 'true',
+        },
+      ];
+    })
+    .toSorted((one, other) => kinds.indexOf(one.kind) - kinds.indexOf(other.kind));
+}
+
+function isNamed(element: Element): boolean {
+  return menuName.test(accessibleName(element, 'button').trim());
+}
+
+function holdsControls(element: Element): boolean {
+  const controls = 'a[href], button, summary, input, select, [tabindex]';
+  return element.querySelector(controls) !== null || element.parentElement?.closest(controls) !== null;
+}

@@ -1,0 +1,138 @@
+import { breadcrumbTrails, type BreadcrumbTrail } from '../breadcrumb-trails.ts';
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { wordsOf } from '../words.ts';
+import { isSamePage } from './same-page.ts';
+
+export const breadcrumbElsewhere: Rule = {
+  id: 'breadcrumb-elsewhere',
+  title: 'The breadcrumbs end at another page than the one that is shown.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'Everybody who came from a search: the breadcrumbs tell them a place where they are not.',
+  fix: 'End them with this page, or with the page right above it.',
+  standard: 'ARIA Authoring Practices, breadcrumb pattern; WCAG 2.2, 2.4.8 (AAA)',
+  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+    for (const { element, items } of breadcrumbTrails(document)) {
+      const last = items.at(-1);
+      if (!last) continue;
+      // A link that is not marked as this page leads to the page above it.
+      const isClaim = last.link === null || last.isCurrent;
+      if (!isClaim) continue;
+      if (last.place !== null && !isSamePage(last.place, url)) {
+        yield { element, message: `They end at ${last.place.pathname}; this page is ${url.pathname}.` };
+        continue;
+      }
+      const label = wordsOf(last.label);
+      const heading = document.querySelector('main h1, h1')?.textContent ?? '';
+      const said = new Set([...wordsOf(document.title), ...wordsOf(heading)]);
+      if (label.length === 0 || said.size === 0 || label.some((word) => said.has(word))) continue;
+      yield { element, message: `They end at “${last.label}”, which neither the title nor the heading says.` };
+    }
+  },
+};
+
+export const breadcrumbTwice: Rule = {
+  id: 'breadcrumb-twice',
+  title: 'One page stands twice in the breadcrumbs.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'Everybody who wants to go up one step: two of the steps are one.',
+  fix: 'Name each page above this one once.',
+  standard: 'ARIA Authoring Practices, breadcrumb pattern: links to the parent pages in hierarchical order',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const { items } of breadcrumbTrails(document)) {
+      const known = new Map<string, string>();
+      for (const { link, place, label } of items) {
+        if (!link || !place) continue;
+        const other = known.get(place.href);
+        if (other !== undefined && other !== label) {
+          yield { element: link, message: `“${other}” and “${label}” lead to the same page.` };
+        }
+        known.set(place.href, label);
+      }
+    }
+  },
+};
+
+export const breadcrumbUnmarked: Rule = {
+  id: 'breadcrumb-unmarked',
+  title: 'The last breadcrumb leads to this page, and does not say so.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People who listen to the page: they are offered a link to where they are.',
+  fix: 'Set aria-current="page" on it.',
+  standard: 'ARIA Authoring Practices, breadcrumb pattern',
+  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+    for (const { items } of breadcrumbTrails(document)) {
+      const last = items.at(-1);
+      if (last?.link && last.place && isSamePage(last.place, url) && !last.isCurrent) yield { element: last.link };
+    }
+  },
+};
+
+export const breadcrumbDataDiffers: Rule = {
+  id: 'breadcrumb-data-differs',
+  title: 'The breadcrumbs that search engines are told are not those that are shown.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People who search: they are shown a way to this page that is not the way on it.',
+  fix: 'Write both from one list.',
+  standard: 'schema.org, BreadcrumbList',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    const [trail] = breadcrumbTrails(document);
+    const names = toldNames(document);
+    if (!trail || names === null) return;
+    const shown = trail.items.map(({ label }) => wordsOf(label).join(' '));
+    const told = names.map((name) => wordsOf(name).join(' '));
+    // Either may leave out the home page, or this one.
+    const isAlike = shown.filter((label) => told.includes(label)).length >= Math.min(shown.length, told.length) - 1;
+    if (!isAlike) {
+      yield {
+        element: trail.element,
+        message: `Shown: ${said(trail)}. Told: ${names.map((name) => `“${name}”`).join(', ')}.`,
+      };
+    }
+  },
+};
+
+function said({ items }: BreadcrumbTrail): string {
+  return items.map(({ label }) => `“${label}”`).join(', ');
+}
+
+/** What the page's structured data says; null where it says nothing that can be read. */
+function toldNames(document: Document): readonly string[] | null {
+  for (const script of document.querySelectorAll('script[type="application/ld+json"]')) {
+    const list = breadcrumbList(readJson(script.textContent));
+    if (!list) continue;
+    const names = list.map(nameOfItem);
+    if (names.every((name) => name !== null)) return names;
+  }
+  return null;
+}
+
+function breadcrumbList(data: unknown): readonly unknown[] | null {
+  if (typeof data !== 'object' || data === null) return null;
+  if (Array.isArray(data)) return data.map(breadcrumbList).find((list) => list !== null) ?? null;
+  const { '@type': type, '@graph': graph, itemListElement } = data as Readonly<Record<string, unknown>>;
+  if (type === 'BreadcrumbList' && Array.isArray(itemListElement)) return itemListElement as readonly unknown[];
+  return graph === undefined ? null : breadcrumbList(graph);
+}
+
+function nameOfItem(item: unknown): string | null {
+  if (typeof item !== 'object' || item === null) return null;
+  const { name, item: inner } = item as Readonly<Record<string, unknown>>;
+  return typeof name === 'string' ? name : nameOfItem(inner);
+}
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+

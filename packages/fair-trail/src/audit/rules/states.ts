@@ -1,0 +1,117 @@
+import { deepElements, linksIn } from '../deep-elements.ts';
+import { roleOf } from '../role.ts';
+import type { Fault, PageContext, Rule } from '../rule.ts';
+import { isDrawn, isExposed, isSeen } from '../visible.ts';
+
+export const toggleStateWrong: Rule = {
+  id: 'toggle-state-wrong',
+  title: 'A button says that something is open which is not shown.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page look for what is not there.',
+  fix: 'Set aria-expanded from what is shown: "true" while it is, "false" while it is not.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const toggle of deepElements(document, '[aria-expanded="true"][aria-controls]')) {
+      const targets = controlled(toggle);
+      if (!isExposed(toggle) || !isDrawn(toggle) || targets.length === 0) continue;
+      if (targets.every((target) => target.getClientRects().length === 0 && target.children.length > 0)) {
+        yield { element: toggle };
+      }
+    }
+  },
+};
+
+export const toggleSaysClosed: Rule = {
+  id: 'toggle-says-closed',
+  title: 'A button says that something is closed whose links are shown.',
+  severity: 'error',
+  certainty: 'likely',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page are told to open what is open, and close it.',
+  fix: 'Set aria-expanded="true" while it is shown; and take the button away where the menu is always open.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const toggle of deepElements(document, '[aria-expanded="false"][aria-controls]')) {
+      if (!isExposed(toggle) || !isDrawn(toggle)) continue;
+      const links = controlled(toggle).flatMap((target) => [...linksIn(target)]);
+      // A rail shows its icons while it is closed.
+      const isShown = links.some((link) => isSeen(link) && link.innerText.trim() !== '');
+      if (isShown && links.every((link) => isSeen(link) || !isDrawn(link))) yield { element: toggle };
+    }
+  },
+};
+
+function controlled(toggle: Element): readonly Element[] {
+  const root = toggle.getRootNode() as Document | ShadowRoot;
+  return (toggle.getAttribute('aria-controls') ?? '')
+    .split(/\s+/u)
+    .map((id) => (id === '' ? null : root.getElementById(id)))
+    .filter((element) => element !== null);
+}
+
+export const referenceToNothing: Rule = {
+  id: 'reference-to-nothing',
+  title: 'Something refers to an element that is not there.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'People who listen to the page miss the name, or the part, that was meant.',
+  fix: 'Give the element that is meant this id, or mend the reference.',
+  standard: 'WAI-ARIA 1.2, section 6.3 (ID references)',
+  check: function* ({ document, navigations, controls }: PageContext): Iterable<Fault> {
+    const elements = new Set<Element>([
+      ...navigations.flatMap((navigation) => [navigation, ...deepElements(navigation, '*')]),
+      ...controls,
+      ...deepElements(document, '[popovertarget], [role="tab"]'),
+    ]);
+    for (const element of elements) {
+      const root = element.getRootNode() as Document | ShadowRoot;
+      for (const attribute of ['aria-labelledby', 'popovertarget', 'aria-controls']) {
+        const ids = (element.getAttribute(attribute) ?? '').split(/\s+/u).filter(Boolean);
+        const isThere = ids.some((id) => root.getElementById(id) !== null);
+        if (ids.length === 0 || isThere || !isExposed(element)) continue;
+        // What is closed may be made only when it is opened.
+        if (attribute === 'aria-controls' && element.getAttribute('aria-expanded') !== 'true') continue;
+        yield { element, message: `Its ${attribute} is “${ids.join(' ')}”.` };
+      }
+    }
+  },
+};
+
+export const noTabSelected: Rule = {
+  id: 'no-tab-selected',
+  title: 'None of the tabs of a list says that it is selected.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page are not told which of the tabs is shown.',
+  fix: 'Set aria-selected="true" on the tab whose panel is shown.',
+  standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
+  check: function* ({ document }: PageContext): Iterable<Fault> {
+    for (const list of deepElements(document, '[role~="tablist"]')) {
+      const tabs = deepElements(list, '[role~="tab"]').filter(isExposed);
+      const isTold = tabs.some((tab) => tab.getAttribute('aria-selected') === 'true' || tab.matches('[aria-current]'));
+      if (tabs.length > 1 && !isTold) yield { element: list };
+    }
+  },
+};
+
+export const tabThatLeaves: Rule = {
+  id: 'tab-that-leaves',
+  title: 'What says it is a tab is a link to another page.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['4.1.2'],
+  hurts: 'People who listen to the page expect a panel on this page and the arrow keys, and are taken elsewhere.',
+  fix: 'Leave out the roles: it is a navigation of links, with aria-current on one of them.',
+  standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
+  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+    for (const tab of deepElements(document, 'a[href][role~="tab"]')) {
+      const { href } = tab as HTMLAnchorElement;
+      const isElsewhere = URL.canParse(href) && new URL(href).pathname !== url.pathname;
+      if (isElsewhere && roleOf(tab) === 'tab' && isExposed(tab) && controlled(tab).length === 0) yield { element: tab };
+    }
+  },
+};
