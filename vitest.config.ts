@@ -28,7 +28,7 @@ const testTimeout = 60_000;
 const expectation = { poll: { timeout: 10_000 } };
 
 /** Tests of the command that drive a browser from outside. */
-const withBrowser = ['packages/cli/src/commands/{sheet,audit}.test.ts'];
+const withBrowser = ['packages/cli/src/commands/{sheet,audit}.test.ts', 'packages/cli/src/audit/**/*.test.ts'];
 
 export default defineConfig({
   test: {
@@ -55,6 +55,8 @@ export default defineConfig({
           // After all others, and one after the other: each starts browsers of its own.
           sequence: { groupOrder: 1 },
           fileParallelism: false,
+          maxConcurrency: 3,
+          provide: { isWholeAudit: effort(false, true) },
         },
       },
       {

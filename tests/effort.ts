@@ -1,4 +1,4 @@
-/** How many times a property is tried: few in `npm test`, many in `npm run soak`. */
-export function effort(short: number, long: number): number {
+/** How much is tried, such as how often a property is: little in `npm test`, much in `npm run soak`. */
+export function effort<Amount>(short: Amount, long: Amount): Amount {
   return process.env['SOAK'] === undefined ? short : long;
 }

@@ -36,15 +36,26 @@ export interface UncheckedRule {
 /** One file holds them all. */
 const mostPictures = 150;
 
-/** The same for one that is told again, of another page or at another width. */
-function keyOf({ rule, html }: Pick<ReportedFinding, 'rule' | 'html'>): string {
-  return `${rule}\n${html}`;
+/** Rules of what stylesheets do: what is so of one item of a list is so of the others, and mended in one place. */
+const ofStyles: ReadonlySet<string> = new Set([
+  ...['low-contrast', 'small-target', 'state-low-contrast', 'focus-not-shown', 'focus-hard-to-see', 'label-cut'],
+  ...['spaced-text-breaks', 'large-text-breaks', 'labels-overlap', 'menu-beside-window', 'order-of-focus'],
+  ...['page-not-marked', 'mark-only-seen', 'mark-by-color-only', 'new-window-untold', 'focus-on-unseen', 'focus-covered'],
+]);
+
+/** The same for one that is told again, of another page, at another width, or of another item of its list. */
+function keyOf({ rule, html, selector }: Pick<ReportedFinding, 'rule' | 'html' | 'selector'>): string {
+  const kind = /^<[^\s>]+(?:(?=[^>]*\sclass="([^"]*)"))?/u.exec(html);
+  const place = selector.replaceAll(/:nth-of-type\(\d+\)/gu, '');
+  return `${rule}\n${ofStyles.has(rule) ? `${place} ${kind?.[0] ?? ''} ${kind?.[1] ?? ''}` : html}`;
 }
 
 /** Collects findings, and tells once what is so on many pages: a header that is shared has its faults on each. */
 export class Findings {
   readonly #findings = new Map<string, ReportedFinding>();
   readonly #unchecked = new Map<string, UncheckedRule>();
+  /** The elements of each. */
+  readonly #places = new Map<string, Set<string>>();
   readonly #pictures = new Map<string, Picture>();
 
   /** Whether this is the first time. */
@@ -53,14 +64,17 @@ export class Findings {
     const { page, width, state } = where;
     const key = keyOf(finding);
     const known = this.#findings.get(key);
+    this.#places.set(key, (this.#places.get(key) ?? new Set()).add(html));
     const pages = known ? [...new Set([...known.pages, page])] : [page];
-    if (known) this.#findings.set(key, { ...known, pages });
+    // The narrowest window that it is so in, whichever was the first to end.
+    const isOfOtherWidth = known !== undefined && width < known.width && known.pages[0] === page;
+    if (known && !isOfOtherWidth) this.#findings.set(key, { ...known, pages });
     else this.#findings.set(key, { rule, severity, certainty, wcag, pages, width, state, selector, html, message, fix });
     return known === undefined;
   }
 
   /** Keeps a picture of what was found. */
-  illustrate(finding: Pick<ReportedFinding, 'rule' | 'html'>, picture: Picture | null): void {
+  illustrate(finding: Pick<ReportedFinding, 'rule' | 'html' | 'selector'>, picture: Picture | null): void {
     if (picture && this.#pictures.size < mostPictures) this.#pictures.set(keyOf(finding), picture);
   }
 
@@ -74,10 +88,23 @@ export class Findings {
     this.#unchecked.set(key, { rule, pages, reason });
   }
 
+  /** With how many more elements it is so of. */
+  #counted(key: string, finding: ReportedFinding): ReportedFinding {
+    const more = (this.#places.get(key)?.size ?? 1) - 1;
+    if (more === 0) return finding;
+    return { ...finding, message: `${finding.message} So ${more === 1 ? 'is one more' : `are ${more} more`} like it.` };
+  }
+
   report(about: Pick<AuditReport, 'tool' | 'target' | 'pages'>): AuditReport {
     const weights: readonly RuleSeverity[] = ['error', 'warning', 'advice'];
-    const findings = [...this.#findings.values()].toSorted(
-      (one, other) => weights.indexOf(one.severity) - weights.indexOf(other.severity),
+    const places = new Map(about.pages.map(({ url }, index) => [url, index]));
+    const placeOf = ({ pages }: ReportedFinding) => places.get(pages[0] ?? '') ?? places.size;
+    const findings = [...this.#findings].map(([key, finding]) => this.#counted(key, finding)).toSorted(
+      (one, other) =>
+        weights.indexOf(one.severity) - weights.indexOf(other.severity) ||
+        placeOf(one) - placeOf(other) ||
+        one.rule.localeCompare(other.rule) ||
+        one.width - other.width,
     );
     const count = (severity: RuleSeverity) => findings.filter((finding) => finding.severity === severity).length;
     return {

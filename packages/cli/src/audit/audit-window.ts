@@ -1,9 +1,12 @@
 import type { PageScript } from 'fair-trail/audit';
-import type { Browser, BrowserContext, Page } from 'playwright-core';
+import type { Browser, BrowserContext, Page, Request, Response } from 'playwright-core';
 import { guard } from './guard.ts';
 
 /** How long a page may take to load, and to answer a question, in milliseconds. Longer than one that works takes. */
 const patience = 15_000;
+
+/** How long is waited at most for what a page goes on asking for, in milliseconds. */
+const mostSettling = 3000;
 
 export interface WindowConditions {
   readonly width: number;
@@ -38,13 +41,20 @@ export class AuditWindow {
   readonly page: Page;
   #missing = new Set<string>();
   #isCrashed = false;
+  readonly #waiting = new Set<Request>();
 
   private constructor(context: BrowserContext, page: Page, conditions: WindowConditions) {
     this.#context = context;
     this.page = page;
     this.conditions = conditions;
     page.on('crash', () => (this.#isCrashed = true));
-    page.on('requestfailed', (request) => this.#missing.add(request.resourceType()));
+    page.on('request', (request) => this.#waiting.add(request));
+    page.on('requestfinished', (request) => this.#waiting.delete(request));
+    page.on('requestfailed', (request) => {
+      this.#waiting.delete(request);
+      // What was given up because the page was left is nothing that it misses.
+      if (request.failure()?.errorText !== 'net::ERR_ABORTED') this.#missing.add(request.resourceType());
+    });
     page.on('response', (response) => {
       if (response.status() >= 400) this.#missing.add(response.request().resourceType());
     });
@@ -72,13 +82,41 @@ export class AuditWindow {
   /** Goes to an address, and waits until the page changes no more, or is one whose menus are known. */
   async load(url: string, isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<Loaded> {
     this.#missing = new Set();
+    this.#waiting.clear();
     // Else only what is behind the hash would change, and nothing be loaded.
     if (url.includes('#') && this.page.url().split('#')[0] === url.split('#')[0]) await this.page.goto('about:blank');
-    const response = await this.page.goto(url, { timeout: patience, waitUntil: 'load' });
+    const response = await this.#goTo(url);
     const type = response?.headers()['content-type'] ?? '';
     const status = response?.status() ?? 200;
-    if (type.includes('html') && status < 400 && !isKnown(await this.call('fingerprints'))) await this.call('settle');
+    if (type.includes('html') && status < 400) await this.#settle(isKnown);
     return { status, type, url: this.page.url(), missing: this.#missing };
+  }
+
+  /** A page that is just being left for another one refuses at first. */
+  async #goTo(url: string): Promise<Response | null> {
+    for (let attempt = 0; ; attempt += 1) {
+      try {
+        return await this.page.goto(url, { timeout: patience, waitUntil: 'load' });
+      } catch (error) {
+        const isInterrupted = error instanceof Error && error.message.includes('interrupted by another navigation');
+        if (!isInterrupted || attempt === 3) throw error;
+        await this.page.waitForLoadState('load').catch(() => undefined);
+      }
+    }
+  }
+
+  /** Until nothing is asked for any more that a script may wait for, and the page changes no more. */
+  async #settle(isKnown: (fingerprints: readonly string[]) => boolean): Promise<void> {
+    const end = Date.now() + mostSettling;
+    do {
+      while (this.#isAsking() && Date.now() < end) await this.page.waitForTimeout(20);
+      await this.call('settle', isKnown(await this.call('fingerprints')) ? 40 : 120);
+    } while (this.#isAsking() && Date.now() < end);
+  }
+
+  /** What streams, or is drawn when it comes, is not waited for. */
+  #isAsking(): boolean {
+    return [...this.#waiting].some((request) => ['script', 'fetch', 'xhr', 'stylesheet'].includes(request.resourceType()));
   }
 
   /** Asks the script in the page. What takes too long is given up: a page may hang. */

@@ -19,6 +19,7 @@ export interface AuditOptions {
   readonly widths: readonly number[];
   readonly only?: readonly string[];
   readonly skip?: readonly string[];
+  readonly fallback?: string;
   readonly site?: string;
   readonly scheme?: 'light' | 'dark';
   readonly shard?: Shard;
@@ -40,7 +41,7 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
   // Before what takes long, rather than after it.
   if (out !== undefined) refusePresent([{ path: out }], options.force ?? false);
   const site = options.site === undefined ? null : (await readSoundSite(options.site)).site;
-  const served = /^https?:\/\//iu.test(target) ? { url: target, close: () => undefined } : await serveFolder(target);
+  const served = /^https?:\/\//iu.test(target) ? { url: target, close: () => undefined } : await serveFolder(target, options.fallback);
   try {
     const address = addressIn(served.url, start);
     const browser = await openBrowser(options.browser);

@@ -43,6 +43,9 @@ export interface Shard {
   readonly count: number;
 }
 
+/** Menus of one page alone, such as breadcrumbs, are used on so many pages at each width. */
+const mostAlike = 2;
+
 /** More addresses than that are not kept to be visited. */
 const mostQueued = 10_000;
 
@@ -86,6 +89,8 @@ class Audit {
   #visited = 0;
   /** What has been tried, by width and name. */
   readonly #tried = new Set<string>();
+  /** How often what is made alike has been tried, by width and likeness. */
+  readonly #counts = new Map<string, number>();
   readonly #windows = new Map<number, AuditWindow>();
   #links: LinkCheck | null = null;
   #way: Way = { origin: '', proxy: '', script: '' };
@@ -139,19 +144,22 @@ class Audit {
 
   async #auditPage(url: string): Promise<void> {
     const isOwn = this.#isInShard(url);
-    for (const [index, width] of this.#widths.entries()) {
-      const isFirst = index === 0;
-      // A page of another machine is read for the links that lead on from it.
-      if (!isOwn && !isFirst) return;
-      const window = await this.#windowAt(width);
-      try {
-        if (!(await this.#atWidth(window, url, isFirst, isOwn))) return;
-      } catch (error) {
-        // Whatever it has got into, the next page gets another one.
-        this.#windows.delete(width);
-        await window.close();
-        throw error;
-      }
+    // A page of another machine is read for the links that lead on from it.
+    const widths = isOwn ? this.#widths : this.#widths.slice(0, 1);
+    // Side by side: most of the time of each is spent waiting for the page.
+    const outcomes = await Promise.allSettled(widths.map((width, index) => this.#atOneWidth(url, width, index === 0, isOwn)));
+    for (const outcome of outcomes) if (outcome.status === 'rejected') this.#giveUp(url, outcome.reason);
+  }
+
+  async #atOneWidth(url: string, width: number, isFirst: boolean, isOwn: boolean): Promise<void> {
+    const window = await this.#windowAt(width);
+    try {
+      await this.#atWidth(window, url, isFirst, isOwn);
+    } catch (error) {
+      // Whatever it has got into, the next page gets another one.
+      this.#windows.delete(width);
+      await window.close();
+      throw error;
     }
   }
 
@@ -168,29 +176,33 @@ class Audit {
     return { width, height: 800, colorScheme: this.#settings.colorScheme ?? 'light' };
   }
 
-  /** Whether the page is one to be audited: not an error, and not another site's by now. */
-  async #atWidth(window: AuditWindow, url: string, isFirst: boolean, isOwn: boolean): Promise<boolean> {
+  async #atWidth(window: AuditWindow, url: string, isFirst: boolean, isOwn: boolean): Promise<void> {
     const { width } = window.conditions;
     const loaded = await window.load(url, (fingerprints) => {
       return fingerprints.length > 0 && fingerprints.every((fingerprint) => this.#tried.has(`${width}\n${fingerprint}`));
     });
-    if (!loaded.type.includes('html')) return false;
+    if (!loaded.type.includes('html')) return;
     this.#links?.answered(url, loaded.status);
     if (isFirst) this.#visited += 1;
     if (loaded.status >= 400) {
       if (isFirst) this.#findings.leaveOut('*', url, `The page answers with status ${loaded.status}.`);
-      return false;
+      return;
     }
     const arrived = addressOf(new URL(loaded.url));
     // A redirect to a page that is known, or that will be, shows nothing new.
-    if (isFirst && arrived !== url && this.#known.has(arrived)) return false;
+    if (arrived !== url && this.#pages.some((page) => page.url === arrived)) return;
     this.#known.add(arrived);
     const report = await window.call('report', {});
-    if (isFirst) for (const menu of report.menus) for (const link of menu.links) this.#follow(url, link);
-    if (!isOwn) return false;
+    if (isFirst) {
+      for (const link of report.menus.flatMap(({ links }) => links)) {
+        const address = this.#follow(link);
+        if (address !== null) this.#links?.add(address, url, link);
+      }
+      for (const link of report.others) this.#follow(link);
+    }
+    if (!isOwn) return;
     if (isFirst) this.#pages.push({ url, title: report.title });
     await this.#use(window, url, report, loaded);
-    return true;
   }
 
   async #use(window: AuditWindow, url: string, report: PageReport, loaded: Loaded): Promise<void> {
@@ -207,13 +219,21 @@ class Audit {
     if (site) for (const one of againstSite(site, report, url, width)) await this.#tellDifference(used, one);
     await this.#readFrames(used);
 
-    const fresh = report.menus.filter(({ fingerprint }) => this.#isNew(width, fingerprint));
-    const isUsedUp = fresh.length === 0 && !this.#hasFresh(report, width);
+    const other = report.menus.filter(({ fingerprint }) => this.#isNew(width, fingerprint));
+    const fresh = other.filter(({ likeness }) => this.#isRare(width, likeness, mostAlike));
+    if (other.length > fresh.length) {
+      this.#findings.leaveOut('*', url, `Menus that are made like those of ${mostAlike} other pages are read, and not used.`);
+    }
+    // A page without any menu may still have what is to be tried; one of them.
+    const isBare = report.menus.length === 0 && this.#isNew(width, 'no menu');
+    const isUsedUp = fresh.length === 0 && !isBare && !this.#hasFresh(report, width);
     if (isUsedUp) return;
     for (const { name, probes, attempt } of attempts) {
-      if (!used.isWanted(...probes)) continue;
+      // What toggles open is asked for by the comparison of widths too.
+      const isAsked = used.isWanted(...probes) || (name === 'toggles' && used.isWanted(narrowMenuLacks));
+      if (!isAsked) continue;
       // The whole page is walked where a menu of it is new; all else asks for itself what is.
-      if (fresh.length === 0 && ['focus', 'fit', 'page change', 'lists of choices'].includes(name)) continue;
+      if (fresh.length === 0 && !isBare && ['focus', 'fit', 'page change', 'lists of choices'].includes(name)) continue;
       await this.#try(used, name, probes, attempt);
       if (window.isLost) throw new Error('the page has crashed');
     }
@@ -222,7 +242,6 @@ class Audit {
   /** One attempt that fails must not cost the others. */
   async #try(used: UsedPage, name: string, probes: readonly Probe[], attempt: (used: UsedPage) => Promise<void>): Promise<void> {
     try {
-      await used.reload();
       await attempt(used);
     } catch (error) {
       const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
@@ -248,6 +267,7 @@ class Audit {
       findings: this.#findings,
       isWanted: (rule) => this.#isWanted(rule) && isHeld(rule),
       isNew: (name) => this.#isNew(width, name),
+      isRare: (likeness, most) => this.#isRare(width, likeness, most),
       isNarrowest: width === Math.min(...this.#widths),
       isWidest: width === Math.max(...this.#widths),
       hasPictures: this.#settings.hasPictures ?? false,
@@ -276,7 +296,8 @@ class Audit {
 
   /** What is in frames of the same origin is read, and not used. */
   async #readFrames(used: UsedPage): Promise<void> {
-    const frames = used.page.frames().filter((frame) => frame !== used.page.mainFrame());
+    const { page } = used.options.window;
+    const frames = page.frames().filter((frame) => frame !== page.mainFrame());
     for (const frame of frames.slice(0, 10)) {
       if (!URL.canParse(frame.url()) || new URL(frame.url()).origin !== this.#origin) continue;
       const report = await frame.evaluate(() => window.fairTrailAudit?.report({}) ?? null).catch(() => null);
@@ -344,6 +365,13 @@ class Audit {
     return isNew;
   }
 
+  #isRare(width: number, likeness: string, most: number): boolean {
+    const key = `${width}\n${likeness}`;
+    const count = this.#counts.get(key) ?? 0;
+    this.#counts.set(key, count + 1);
+    return count < most;
+  }
+
   #isWanted(rule: string): boolean {
     const { only, skip = [] } = this.#settings;
     return (!only || only.includes(rule)) && !skip.includes(rule);
@@ -357,16 +385,17 @@ class Audit {
     return sum % shard.count === shard.index - 1;
   }
 
-  #follow(from: string, link: PageReport['menus'][number]['links'][number]): void {
-    if (!URL.canParse(link.href)) return;
-    const url = new URL(link.href);
-    if (url.origin !== this.#origin || isHarmful(url, link.label)) return;
+  /** The address of the page that a link leads to, which is visited some time; null where it is not to be followed. */
+  #follow({ href, label }: { readonly href: string; readonly label: string }): string | null {
+    if (!URL.canParse(href)) return null;
+    const url = new URL(href);
+    if (url.origin !== this.#origin || isHarmful(url, label)) return null;
     const address = addressOf(url);
-    this.#links?.add(address, from, link);
-    if (this.#known.has(address)) return;
+    if (this.#known.has(address)) return address;
     this.#known.add(address);
     if (this.#queue.length < mostQueued) this.#queue.push(address);
     else this.#left += 1;
+    return address;
   }
 }
 

@@ -1,5 +1,6 @@
 import { statSync } from 'node:fs';
 import { createServer } from 'node:http';
+import path from 'node:path';
 import type { AddressInfo } from 'node:net';
 import sirv from 'sirv';
 import { Failure } from '../failure.ts';
@@ -8,16 +9,26 @@ import { printable } from '../printable.ts';
 /**
  * Serves a folder of pages to this machine alone.
  *
+ * @param fallback the file that answers where there is none of the name, as for apps that make their pages themselves
  * @throws Failure where there is no such folder
  */
-export async function serveFolder(folder: string): Promise<{ readonly url: string; readonly close: () => void }> {
+export async function serveFolder(
+  folder: string,
+  fallback?: string,
+): Promise<{ readonly url: string; readonly close: () => void }> {
   if (!statSync(folder, { throwIfNoEntry: false })?.isDirectory()) {
     throw new Failure(
       'file-missing',
       `There is no folder "${printable(folder)}". Give a folder, or an address with http.`,
     );
   }
-  const answer = sirv(folder, { dev: true, etag: false });
+  if (fallback !== undefined && !statSync(path.join(folder, fallback), { throwIfNoEntry: false })?.isFile()) {
+    throw new Failure(
+      'file-missing',
+      `There is no file "${printable(fallback)}" in that folder. Name the one that answers all addresses, such as index.html.`,
+    );
+  }
+  const answer = sirv(folder, { dev: true, etag: false, ...(fallback !== undefined && { single: fallback }) });
   const server = createServer((request, response) => {
     answer(request, response, () => {
       response.writeHead(404, { 'Content-Type': 'text/html' }).end('<title>None</title>');

@@ -12,6 +12,10 @@ export interface Happening {
   readonly changed: boolean;
   /** The links and controls that are to be seen and were not, by their numbers. */
   readonly shown: readonly number[];
+  /** Those that have come to stand where no scrolling gets. */
+  readonly beside: readonly number[];
+  /** Whether the document or what the element says has changed: scrolling alone is none. */
+  readonly acted: boolean;
   readonly before: PageSnapshot;
   readonly after: PageSnapshot;
 }
@@ -29,6 +33,8 @@ export interface UsedPageOptions {
   readonly isWanted: (rule: string) => boolean;
   /** Whether something of this name has not been tried at this width yet; from now on it has. */
   readonly isNew: (name: string) => boolean;
+  /** Whether fewer than so many of a likeness have been tried at this width; from now on one more has. */
+  readonly isRare: (likeness: string, most: number) => boolean;
   readonly isNarrowest: boolean;
   readonly isWidest: boolean;
   readonly hasPictures: boolean;
@@ -38,15 +44,24 @@ export interface UsedPageOptions {
   readonly openOther: (conditions: { readonly hasTouch?: boolean; readonly reducedMotion?: 'reduce' }) => Promise<AuditWindow>;
 }
 
+/** What is asked of a page without doing anything to it. */
+const reading: ReadonlySet<keyof PageScript> = new Set([
+  ...(['report', 'fingerprints', 'snapshot', 'boxesOf', 'placeOf', 'cutLabels', 'overlaps', 'sticksOut'] as const),
+  ...(['choices', 'contrastOf', 'coverOf', 'panelOf', 'isStillOpen', 'unreached', 'rest', 'settle'] as const),
+]);
+
 /** A page that is open and being used, and where what is found on it goes. */
 export class UsedPage {
   readonly options: UsedPageOptions;
+  #isUsed = true;
 
   constructor(options: UsedPageOptions) {
     this.options = options;
   }
 
+  /** For whatever is done to the page: from then on it is not as it was loaded. */
   get page(): Page {
+    this.#isUsed = true;
     return this.options.window.page;
   }
 
@@ -62,13 +77,16 @@ export class UsedPage {
     name: Name,
     ...given: Parameters<PageScript[Name]>
   ): Promise<Awaited<ReturnType<PageScript[Name]>>> {
+    this.#isUsed ||= !reading.has(name);
     return this.options.window.call(name, ...given);
   }
 
-  /** Loads it anew: what was tried before must not count. */
+  /** Loads it anew, where anything was done to it: what was tried before must not count. */
   async reload(): Promise<void> {
+    if (!this.#isUsed) return;
     await this.options.window.load(this.options.url);
     await this.page.mouse.move(0, 0);
+    this.#isUsed = false;
   }
 
   /** Tells of a finding, with a picture of how the page is now. */
@@ -78,10 +96,11 @@ export class UsedPage {
     const { id, severity, wcag, title, fix } = probe;
     const certainty = isLikely ? 'likely' : probe.certainty;
     const told = certainty === 'likely' && severity === 'error' ? 'warning' : severity;
-    const finding = { rule: id, severity: told, certainty, wcag, fix, ...place } as const;
+    const { selector, html } = place;
+    const finding = { rule: id, severity: told, certainty, wcag, selector, html, fix } as const;
     const text = message === undefined ? title : `${title} ${message}`;
     const isFirst = findings.add({ ...finding, message: text }, { page: url, width: window.conditions.width, state });
-    if (isFirst && hasPictures) findings.illustrate(finding, await takePicture(this.page, place.selector));
+    if (isFirst && hasPictures) findings.illustrate(finding, await takePicture(window.page, place.selector));
   }
 
   leaveOut(probe: Probe, reason: string): void {
@@ -109,7 +128,7 @@ export class UsedPage {
       const isLeaving = error instanceof Error && /navigat|context was destroyed|frame was detached/iu.test(error.message);
       if (!isLeaving || !before) return null;
       await this.page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
-      return { left: true, changed: true, shown: [], before, after: before };
+      return { left: true, changed: true, acted: true, shown: [], beside: [], before, after: before };
     }
   }
 
@@ -117,13 +136,16 @@ export class UsedPage {
     const isSame = await this.call('isRemembered');
     const after = await this.call('snapshot', selector);
     if (!isSame || pageOf(after.url) !== pageOf(before.url)) {
-      return { left: true, changed: true, shown: [], before, after };
+      return { left: true, changed: true, acted: true, shown: [], beside: [], before, after };
     }
     const known = new Set(before.drawn);
     const shown = after.drawn.filter((number) => !known.has(number));
     const isAsBefore = before.drawn.length === after.drawn.length && shown.length === 0;
     const told = before.expanded !== after.expanded || before.told !== after.told;
-    return { left: false, changed: !isAsBefore || after.changes > 0 || told, shown, before, after };
+    const aside = new Set(before.beside);
+    const beside = after.beside.filter((number) => !aside.has(number) && !known.has(number));
+    const acted = after.changes > 0 || told;
+    return { left: false, changed: !isAsBefore || acted, acted, shown, beside, before, after };
   }
 }
 

@@ -15,6 +15,7 @@ export function addAuditCommand(program: Command, version: string): void {
     )
     .argument('<address or folder>', 'such as http://127.0.0.1:4310, or dist')
     .option('--start <PATH>', 'where to begin; default: the home page')
+    .option('--fallback <FILE>', 'of a folder: the page that answers where there is no file, as for one-page apps')
     .option('--pages <NUMBER>', 'how many pages to visit at most', readCount, 20)
     .option('--widths <A,B>', 'the widths of the window, in CSS pixels', readWidths, [320, 768, 1280])
     .option('--only <A,B>', 'try these rules alone', readNames)

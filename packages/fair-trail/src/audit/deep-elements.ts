@@ -3,6 +3,7 @@
  * taken for elements of HTML: what is asked of them, both have.
  */
 export function deepElements(root: ParentNode, selector: string): readonly HTMLElement[] {
+  if (!hasShadows(root)) return [...root.querySelectorAll<HTMLElement>(selector)];
   const found: HTMLElement[] = [];
   const walk = (at: ParentNode) => {
     for (const element of at.children) {
@@ -13,6 +14,19 @@ export function deepElements(root: ParentNode, selector: string): readonly HTMLE
   };
   walk(root);
   return found;
+}
+
+/** Whether there is a shadow root in it; known as long as nothing else can have run. */
+const known = new Map<ParentNode, boolean>();
+
+function hasShadows(root: ParentNode): boolean {
+  const answer = known.get(root);
+  if (answer !== undefined) return answer;
+  if (known.size === 0) queueMicrotask(() => known.clear());
+  const own = [...root.querySelectorAll('*')].some((element) => element.shadowRoot !== null);
+  const isHost = 'shadowRoot' in root && root.shadowRoot !== null;
+  known.set(root, own || isHost);
+  return own || isHost;
 }
 
 /** The links of HTML in it that have an address. */

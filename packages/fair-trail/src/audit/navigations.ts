@@ -27,18 +27,21 @@ export function navigationsOf(document: Document): {
   const runs = new Set<Element>();
   for (const link of deepElements(document, 'a[href]').slice(0, mostLinks)) {
     // What is read is no menu, however many links it has.
-    if (isTaken(link) || isInRun(link) || link.closest('p, article, main, [role="main"], [role="article"], td, dd, blockquote') !== null)
+    if (isTaken(link) || isInRun(link) || link.closest('p, pre, code, figure, article, main, [role="main"], [role="article"], td, dd, dt, blockquote') !== null)
       continue;
-    const run = runAround(link);
+    const run = runAround(link, landmarks);
     if (run && !isTaken(run)) runs.add(run);
   }
   return { landmarks, runs: outermost([...runs]) };
 }
 
 /** The widest element around a link that is still nothing but links. */
-function runAround(link: Element): Element | null {
+function runAround(link: Element, landmarks: readonly Element[]): Element | null {
   let run: Element | null = null;
   for (let at = link.parentElement; at && at.localName !== 'body'; at = at.parentElement) {
+    const around = at;
+    // What holds a landmark is no menu itself.
+    if (landmarks.some((landmark) => around.contains(landmark))) break;
     const links = at.querySelectorAll('a[href]');
     if (links.length < fewestLinks) continue;
     const inLinks = [...links].reduce((sum, one) => sum + textLength(one), 0);

@@ -44,14 +44,43 @@ export function parentOf(element: Element): Element | null {
 /** Whether somebody who looks at the window as it is now can see any of an element. */
 export function isSeen(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
+  if (!window) return false;
+  const isIn = ({ left, right, top, bottom }: Box) =>
+    right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight;
+  return isIn(element.getBoundingClientRect()) && isShown(element) && isIn(seenBox(element));
+}
+
+/** Whether an element stands on the page or in the window, where scrolling gets; and not beside them, as closed drawers do. */
+export function isOnPage(element: Element): boolean {
+  const { defaultView: window, scrollingElement } = element.ownerDocument;
+  if (!window || !isShown(element)) return false;
+  const { left, right, top, bottom } = seenBox(element);
+  if (isPinned(element)) return right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight;
+  const { scrollX, scrollY, innerWidth, innerHeight } = window;
+  const width = Math.max(innerWidth, scrollingElement?.scrollWidth ?? 0);
+  const height = Math.max(innerHeight, scrollingElement?.scrollHeight ?? 0);
+  return right + scrollX > 0 && bottom + scrollY > 0 && left + scrollX < width && top + scrollY < height;
+}
+
+/** Whether it stays where it is in the window when the page scrolls. */
+export function isPinned(element: Element): boolean {
+  const { defaultView: window } = element.ownerDocument;
+  for (let at: Element | null = element; at && window; at = parentOf(at)) {
+    if (window.getComputedStyle(at).position === 'fixed') return true;
+  }
+  return false;
+}
+
+/** Whether somebody who scrolls there can see any of an element. */
+export function isShown(element: Element): boolean {
+  const { defaultView: window } = element.ownerDocument;
   if (!window || !isDrawn(element)) return false;
   for (let at: Element | null = element; at; at = parentOf(at)) {
-    if (Number(window.getComputedStyle(at).opacity) < leastOpacity) return false;
+    const { opacity } = window.getComputedStyle(at);
+    if (opacity !== '1' && Number(opacity) < leastOpacity) return false;
   }
   const { left, right, top, bottom } = seenBox(element);
-  return (
-    right - left > 1 && bottom - top > 1 && right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight
-  );
+  return right - left > 1 && bottom - top > 1;
 }
 
 /** Paler than that, nobody sees it. */
@@ -75,6 +104,8 @@ export function seenBox(element: Element): Box {
     const isBetween = position === 'absolute' && style.position === 'static' && style.transform === 'none';
     if (isBetween) continue;
     position = style.position;
+    // Where nothing is cut off, the box need not be asked for.
+    if (style.overflowX === 'visible' && style.overflowY === 'visible') continue;
     if (at.localName === 'body' || at.localName === 'html' || style.display === 'contents') continue;
     const box = at.getBoundingClientRect();
     if (style.overflowX !== 'visible') [left, right] = [Math.max(left, box.left), Math.min(right, box.right)];

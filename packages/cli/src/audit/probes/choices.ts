@@ -13,6 +13,7 @@ export const choiceLeaves: Probe = {
 };
 
 async function attempt(used: UsedPage): Promise<void> {
+  await used.reload();
   for (const choice of await used.call('choices')) {
     if (!used.options.isNew(`choice ${choice.html}`)) continue;
     await used.reload();

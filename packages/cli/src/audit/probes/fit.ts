@@ -143,7 +143,10 @@ async function tellLarge(used: UsedPage, known: ReadonlySet<string>): Promise<vo
   await used.call('rest');
   const broken = [...(await used.call('cutLabels')), ...(await used.call('overlaps'))];
   const lost = (await used.call('sticksOut')).filter(({ how }) => how === 'lost');
-  await tellAll(used, largeTextBreaks, [...broken, ...lost].filter(({ selector }) => !known.has(selector)), 'text at 200 %');
+  const fresh = [...broken, ...lost].filter(({ selector }) => !known.has(selector));
+  // Without what was written into them for this.
+  const places = fresh.map(({ selector, html }) => ({ selector, html: html.replaceAll(/ style="font-size: [^"]*"/gu, '') }));
+  await tellAll(used, largeTextBreaks, places, 'text at 200 %');
   await used.reload();
 }
 

@@ -97,9 +97,8 @@ async function walk(used: UsedPage, key: 'Tab' | 'Shift+Tab', most: number): Pro
       continue;
     }
     if (known.has(stop.number)) {
-      // A dialog keeps focus within, and so it should. So may the whole page, where it goes round.
-      const isAround = stop.number === stops[0]?.number && !stop.isFrame;
-      return { stops, isWhole: isAround, loop: isAround || stop.isInDialog ? null : stop };
+      // A dialog keeps focus within, and so it should.
+      return { stops, isWhole: false, loop: stop.isInDialog || stop.isFrame ? null : stop };
     }
     if (!stop.seen || stop.cover !== null) {
       // What comes into sight because it has focus may take a moment.
@@ -114,6 +113,7 @@ async function walk(used: UsedPage, key: 'Tab' | 'Shift+Tab', most: number): Pro
 }
 
 async function attempt(used: UsedPage): Promise<void> {
+  await used.reload();
   await used.page.mouse.move(0, 0);
   const address = used.page.url();
   let forth: Walk;
@@ -216,7 +216,7 @@ async function tellOrder(used: UsedPage, stops: readonly FocusStop[]): Promise<v
 }
 
 /** Wholly above, or on the same line and wholly nearer to its beginning. */
-function isBefore({ box }: FocusStop, { box: last }: FocusStop, isRightToLeft: boolean): boolean {
+function isBefore({ placed: box }: FocusStop, { placed: last }: FocusStop, isRightToLeft: boolean): boolean {
   const isOnLine = Math.min(box.bottom, last.bottom) - Math.max(box.top, last.top) > (box.bottom - box.top) / 2;
   if (isOnLine) return isRightToLeft ? box.left >= last.right - 1 : box.right <= last.left + 1;
   // Columns go down one after the other; only what is above in the same column goes back.

@@ -111,10 +111,14 @@ export const focusLostOnClosing: Probe = {
 /** How many toggles of one page are tried: those that say what they are, and those that might be. */
 const most = { told: 8, other: 6 };
 
+/** More of one menu that are drawn alike work alike, as far as can be told. */
+const mostAlike = 3;
+
 async function attempt(used: UsedPage): Promise<void> {
   const fresh = used.report.toggles.filter(({ fingerprint }) => used.options.isNew(fingerprint));
-  const told = fresh.filter(({ kind }) => kind === 'told' || kind === 'named');
-  const other = fresh.filter(({ kind }) => kind === 'plain' || kind === 'bare');
+  const differing = fresh.filter(({ likeness }) => used.options.isRare(likeness, mostAlike));
+  const told = differing.filter(({ kind }) => kind === 'told' || kind === 'named');
+  const other = differing.filter(({ kind }) => kind === 'plain' || kind === 'bare');
   const chosen = [...told.slice(0, most.told), ...other.slice(0, most.other)];
   for (const toggle of chosen) {
     if (used.options.window.isLost) return;
@@ -122,7 +126,7 @@ async function attempt(used: UsedPage): Promise<void> {
     await press(used, toggle);
   }
   const left = fresh.length - chosen.length;
-  if (left > 0) used.leaveOut(toggleDoesNothing, `${left} more buttons of this page are not tried.`);
+  if (left > 0) used.leaveOut(toggleDoesNothing, `${left} more buttons of this page, most of them like others, are not tried.`);
 }
 
 /** Presses it by mouse; then, where that opened something, looks at that, closes it, and does the same by other means. */
@@ -141,9 +145,15 @@ async function press(used: UsedPage, toggle: FoundToggle): Promise<void> {
     else if (kind === 'named') await used.tell(toggleDoesNothing, toggle, { state: 'pressed', isLikely: true });
     return;
   }
-  const { shown, before, after } = byMouse;
+  const { shown, beside, before, after } = byMouse;
   if (isOpen) {
     await tellClosing(used, toggle, byMouse);
+    return;
+  }
+  const [lost] = beside;
+  const lostPlace = lost === undefined ? null : await used.call('placeOf', lost);
+  if (lostPlace) {
+    await used.tell(panelOutOfWindow, lostPlace, { state: 'open' });
     return;
   }
   if (shown.length === 0) {
@@ -234,7 +244,7 @@ async function byKeys(used: UsedPage, toggle: FoundToggle): Promise<void> {
       if (isFocused) await used.page.keyboard.press(key);
     });
     // Focus alone may have opened it.
-    works.push(byKey !== null && (byKey.left || byKey.shown.length > 0 || (isFocused && byKey.changed)));
+    works.push(byKey !== null && (byKey.left || byKey.shown.length > 0 || (isFocused && byKey.acted)));
   }
   const [enter = false, space = false] = works;
   if (!enter && !space) await used.tell(toggleMouseOnly, toggle, { state: 'pressed' });

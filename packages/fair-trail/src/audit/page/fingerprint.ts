@@ -11,3 +11,14 @@ export function fingerprintOf(menu: Element): string {
   const own = menu.getAttribute('aria-label') ?? (links.length === 0 ? menu.textContent : '');
   return [menu.localName, menu.id, menu.className, own, ...links].join(' ').replaceAll(/\s+/gu, ' ');
 }
+
+/** The same for menus that are made alike, whatever they say: of breadcrumbs, every page has others. */
+export function likenessOf(menu: Element): string {
+  const parts = new Set<string>();
+  for (const element of [...menu.querySelectorAll('*')].slice(0, mostParts)) {
+    parts.add(`${element.localName}.${element.className.toString()}`);
+  }
+  return [menu.localName, menu.id, menu.className, menu.getAttribute('aria-label'), ...[...parts].toSorted()].join(' ');
+}
+
+const mostParts = 300;

@@ -2,9 +2,25 @@ import { deepElements } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
 import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isDrawn, isExposed, isSeen, parentOf, seenBox, type Box } from '../visible.ts';
+import { isExposed, isSeen, isShown, parentOf, seenBox, type Box } from '../visible.ts';
 import { activeElement, elementAt, elementOn, numberOf } from './elements.ts';
 import { hearsPresses } from './heard.ts';
+
+let navigations: readonly Element[] | null = null;
+
+/** The navigations of the page, found anew only when it has changed: this is asked at each step of a walk. */
+function knownNavigations(): readonly Element[] {
+  if (navigations === null) {
+    const { landmarks, runs } = navigationsOf(document);
+    navigations = [...landmarks, ...runs];
+    const observer = new MutationObserver(() => {
+      navigations = null;
+      observer.disconnect();
+    });
+    observer.observe(document, { childList: true, subtree: true, attributeFilter: ['role', 'href'] });
+  }
+  return navigations;
+}
 
 /** A place where focus is. */
 export interface FocusStop {
@@ -18,7 +34,10 @@ export interface FocusStop {
   readonly isInMenu: boolean;
   /** The list that it is an item of, by its number; null for what is in none, or is placed by itself. */
   readonly list: number | null;
+  /** What can be seen of it, in the window. */
   readonly box: Box;
+  /** All of it, from where its list begins: that stays the same when something scrolls. */
+  readonly placed: Box;
   /** The same for what is drawn by the same rules. */
   readonly kind: string;
   /** Whether it is a frame, in which focus goes on by itself. */
@@ -34,8 +53,7 @@ export function focused(): FocusStop | null {
   if (!active) return null;
   // A field that is drawn by its label is nothing to see by itself.
   const isPlain = active.matches('a[href], button, summary, [role="button"], [role="link"], [role="tab"]');
-  const { landmarks, runs } = navigationsOf(document);
-  const menu = [...landmarks, ...runs].find((navigation) => holds(navigation, active));
+  const menu = knownNavigations().find((navigation) => holds(navigation, active));
   return {
     number: numberOf(active),
     selector: selectorOf(active),
@@ -45,12 +63,20 @@ export function focused(): FocusStop | null {
     isInMenu: menu !== undefined || active.closest('header, [role="banner"]') !== null,
     list: listOf(active),
     box: seenBox(active),
+    placed: placeInList(active),
     kind: [menu ? numberOf(menu) : 0, active.localName, active.className, active.parentElement?.className].join(' '),
     isRightToLeft: getComputedStyle(active).direction === 'rtl',
     isFrame: active.localName === 'iframe',
     isInDialog: active.closest('dialog, [role="dialog"], [role="alertdialog"], [aria-modal="true"]') !== null,
     url: location.href,
   };
+}
+
+function placeInList(element: Element): Box {
+  const list = element.closest('ul, ol, nav, [role="navigation"]');
+  const from = (list?.firstElementChild ?? element).getBoundingClientRect();
+  const { left, right, top, bottom } = element.getBoundingClientRect();
+  return { left: left - from.left, right: right - from.left, top: top - from.top, bottom: bottom - from.top };
 }
 
 /** Puts focus on an element, as a script would. Whether that was taken. */
@@ -67,7 +93,9 @@ export function leaveFocus(): void {
 function listOf(element: Element): number | null {
   const list = element.closest('ul, ol, nav, [role="navigation"]');
   for (let at: Element | null = element; at && at !== list; at = parentOf(at)) {
-    if (['absolute', 'fixed', 'sticky'].includes(getComputedStyle(at).position)) return null;
+    const { position, float } = getComputedStyle(at);
+    // What is put aside on purpose has no place in the order that is seen.
+    if (['absolute', 'fixed', 'sticky'].includes(position) || float !== 'none') return null;
   }
   return list && numberOf(list);
 }
@@ -123,12 +151,11 @@ export interface Unreached {
 
 /** What can be seen and pressed in the menus, and is not among the stops. */
 export function unreached(stops: readonly number[]): readonly Unreached[] {
-  const { landmarks, runs } = navigationsOf(document);
   const isInMenu = (element: Element) =>
-    [...landmarks, ...runs].some((menu) => menu !== element && holds(menu, element)) ||
+    knownNavigations().some((menu) => menu !== element && holds(menu, element)) ||
     element.closest('header, [role="banner"]') !== null;
   const reached = new Set(stops);
-  const all = deepElements(document, '*').filter((element) => isInMenu(element) && isDrawn(element) && isSeen(element));
+  const all = deepElements(document, '*').filter((element) => isInMenu(element) && isShown(element));
   const addresses = new Set(
     all.filter((element) => reached.has(numberOf(element))).map((element) => element.getAttribute('href')),
   );

@@ -14,10 +14,12 @@ export interface HoverTrigger {
   readonly focusable: string | null;
   /** Whether it leads to a page of its own, which may list the same. */
   readonly isLink: boolean;
+  /** Whether a button of the same item says that it opens something. */
+  readonly hasToggle: boolean;
 }
 
 /** More of one menu are drawn by the same rules. */
-const mostOfMenu = 3;
+const mostOfMenu = 2;
 
 export function hoverTriggers(navigations: readonly Element[]): readonly HoverTrigger[] {
   return navigations.flatMap((menu) => {
@@ -37,6 +39,7 @@ export function hoverTriggers(navigations: readonly Element[]): readonly HoverTr
         selector: selectorOf(label),
         html: tagOf(label),
         fingerprint: `hover ${fingerprintOf(menu)} ${label.textContent}`,
+        hasToggle: item.querySelector('[aria-expanded], summary, [popovertarget]') !== null,
         focusable: inItem && selectorOf(inItem),
         isLink: inItem !== null && inItem.matches('a[href]:not([href="#"]):not([href=""]):not([href^="javascript:"])'),
       };

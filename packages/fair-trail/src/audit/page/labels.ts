@@ -1,7 +1,7 @@
 import { deepElements } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen, parentOf, type Box } from '../visible.ts';
+import { isSeen, isShown, parentOf, type Box } from '../visible.ts';
 
 /** An element that a fault of drawing is told of. */
 export interface Drawn {
@@ -18,7 +18,7 @@ function labelled(): readonly (readonly { readonly element: Element; readonly bo
   return [...landmarks, ...runs].map((menu) =>
     deepElements(menu, 'a[href], button, summary')
       .slice(0, mostCompared)
-      .filter((element) => isSeen(element) && element.textContent.trim() !== '')
+      .filter((element) => isShown(element) && element.textContent.trim() !== '')
       .map((element) => ({ element, boxes: wordsIn(element) }))
       .filter(({ boxes }) => boxes.length > 0),
   );
@@ -30,7 +30,7 @@ function wordsIn(element: Element): readonly Box[] {
   const boxes: Box[] = [];
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const around = node.parentElement;
-    if ((node.nodeValue ?? '').trim() === '' || !around || !isSeen(around) || isForEars(around, element)) continue;
+    if ((node.nodeValue ?? '').trim() === '' || !around || !isShown(around) || isForEars(around, element)) continue;
     const range = document.createRange();
     range.selectNodeContents(node);
     boxes.push(...[...range.getClientRects()].filter(({ width, height }) => width > 1 && height > 1));
@@ -69,7 +69,7 @@ function isCut(words: Box, element: Element): boolean {
     const box = at.getBoundingClientRect();
     if (across !== 'visible' && (words.right - box.right > 4 || box.left - words.left > 4)) return true;
     // The room of a line is more than that of its letters.
-    const most = height * 0.35;
+    const most = height * 0.25;
     if (down !== 'visible' && (words.bottom - box.bottom > most || box.top - words.top > most)) return true;
   }
   return false;

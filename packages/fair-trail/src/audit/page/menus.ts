@@ -3,13 +3,15 @@ import { linksIn } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
 import { isDrawn, isExposed } from '../visible.ts';
-import { fingerprintOf, mostLinks } from './fingerprint.ts';
+import { fingerprintOf, likenessOf, mostLinks } from './fingerprint.ts';
 
 /** A menu of a page, as it is held against those of other pages and widths. */
 export interface FoundMenu {
   readonly selector: string;
   readonly html: string;
   readonly fingerprint: string;
+  /** The same for menus that are made alike. */
+  readonly likeness: string;
   readonly role: string | null;
   readonly name: string;
   readonly links: readonly FoundLink[];
@@ -22,7 +24,7 @@ export interface FoundLink {
   readonly html: string;
   readonly isDrawn: boolean;
   readonly isCurrent: boolean;
-  /** Where it begins, from the beginning of its menu, in CSS pixels; and how wide it is. */
+  /** Where it begins, from the beginning of the first link of its menu, in CSS pixels; and how wide it is. */
   readonly left: number;
   readonly width: number;
 }
@@ -30,16 +32,16 @@ export interface FoundLink {
 export function menusOf(navigations: readonly Element[]): readonly FoundMenu[] {
   return navigations.filter(isExposed).map((menu) => {
     const role = roleOf(menu);
-    const { left } = menu.getBoundingClientRect();
+    const links = linksIn(menu).slice(0, mostLinks);
+    const left = links[0]?.getBoundingClientRect().left ?? 0;
     return {
       selector: selectorOf(menu),
       html: tagOf(menu),
       fingerprint: fingerprintOf(menu),
+      likeness: likenessOf(menu),
       role,
       name: role === 'navigation' ? accessibleName(menu, role) : '',
-      links: linksIn(menu)
-        .slice(0, mostLinks)
-        .map((link) => linkOf(link, left)),
+      links: links.map((link) => linkOf(link, left)),
     };
   });
 }

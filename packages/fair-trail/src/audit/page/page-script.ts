@@ -13,7 +13,7 @@ import { menusOf, type FoundMenu } from './menus.ts';
 import { isStillOpen, panelOf } from './panel.ts';
 import { rest, settle } from './quiet.ts';
 import { skipLinks, type SkipLink } from './skip-links.ts';
-import { boxesOf, snapshot, watch } from './snapshot.ts';
+import { boxesOf, placeOf, snapshot, watch } from './snapshot.ts';
 import { tablistsOf, type FoundTablist } from './tablists.ts';
 import { togglesIn, type FoundToggle } from './toggles.ts';
 
@@ -22,11 +22,16 @@ export interface PageReport extends AuditAnswer {
   readonly title: string;
   readonly heading: string;
   readonly menus: readonly FoundMenu[];
+  /** Where every other link of the page leads, and what it is called. */
+  readonly others: readonly { readonly href: string; readonly label: string }[];
   readonly toggles: readonly FoundToggle[];
   readonly tablists: readonly FoundTablist[];
   readonly skipLinks: readonly SkipLink[];
   readonly hoverTriggers: readonly HoverTrigger[];
 }
+
+/** More links of one page are not followed. */
+const mostOthers = 3000;
 
 let isRemembered = false;
 
@@ -40,6 +45,9 @@ const script = {
       title: document.title,
       heading: (document.querySelector('main h1, h1')?.textContent ?? '').replaceAll(/\s+/gu, ' ').trim(),
       menus: menusOf(navigations),
+      others: linksIn(document)
+        .slice(0, mostOthers)
+        .map((link) => ({ href: link.href, label: link.textContent.trim() })),
       toggles: togglesIn(navigations),
       tablists: tablistsOf(document),
       skipLinks: skipLinks(document),
@@ -58,6 +66,7 @@ const script = {
   watch,
   snapshot,
   boxesOf,
+  placeOf,
   focused,
   focusOn,
   leaveFocus,

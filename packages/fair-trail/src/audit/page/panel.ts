@@ -1,7 +1,7 @@
 import { deepElements } from '../deep-elements.ts';
 import { holds } from '../navigations.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen, parentOf, type Box } from '../visible.ts';
+import { isOnPage, isPinned, isSeen, parentOf, type Box } from '../visible.ts';
 import { elementAt, elementOn, numberOf } from './elements.ts';
 import { usable } from './snapshot.ts';
 
@@ -116,20 +116,15 @@ function isLost(element: Element, panel: Element): boolean {
     isFixed ||= style.position === 'fixed';
     if (at === panel) break;
   }
-  isFixed ||= isFixedAround(panel);
+  isFixed ||= isPinned(panel);
   const page = document.scrollingElement ?? document.documentElement;
   const [across, down] = isFixed ? [innerWidth, innerHeight] : [page.scrollWidth, page.scrollHeight];
   const [fromX, fromY] = isFixed ? [x, y] : [x + scrollX, y + scrollY];
   return fromX < 0 || fromY < 0 || fromX > Math.max(across, innerWidth) || fromY > Math.max(down, innerHeight);
 }
 
-function isFixedAround(panel: Element): boolean {
-  for (let at: Element | null = panel; at; at = parentOf(at)) if (getComputedStyle(at).position === 'fixed') return true;
-  return false;
-}
-
 /** Whether any of these can still be seen. */
 export function isStillOpen(shown: readonly number[]): boolean {
   const wanted = new Set(shown);
-  return deepElements(document, usable).some((element) => wanted.has(numberOf(element)) && isSeen(element));
+  return deepElements(document, usable).some((element) => wanted.has(numberOf(element)) && isOnPage(element));
 }

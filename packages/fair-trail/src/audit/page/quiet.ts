@@ -1,11 +1,12 @@
-/** Time without any change after which a page is taken to be ready, in milliseconds. */
-const quiet = 120;
-
 /** The longest that is waited, in milliseconds. */
 const most = 2500;
 
-/** Waits until a page that was loaded changes no more; one without scripts is ready at once. */
-export async function settle(): Promise<void> {
+/**
+ * Waits until a page that was loaded changes no more; one without scripts is ready at once.
+ *
+ * @param quiet how long nothing must change, in milliseconds
+ */
+export async function settle(quiet = 120): Promise<void> {
   await frame();
   if (document.scripts.length === 0) return;
   await untilQuiet(quiet, most);

@@ -1,6 +1,6 @@
 import { deepElements } from '../deep-elements.ts';
-import { selectorOf } from '../selector.ts';
-import { isSeen } from '../visible.ts';
+import { selectorOf, tagOf } from '../selector.ts';
+import { isOnPage, isSeen, isShown } from '../visible.ts';
 import { elementAt, numberOf } from './elements.ts';
 
 /** What is to be seen and used now, to be compared with what is after something was done. */
@@ -18,6 +18,8 @@ export interface PageSnapshot {
   readonly text: string;
   /** Where some of them stand. */
   readonly boxes: readonly PlacedElement[];
+  /** Those that are drawn where no scrolling gets. */
+  readonly beside: readonly number[];
   /** How often anything in the document has changed. */
   readonly changes: number;
   /** Whether a live region has said something. */
@@ -53,17 +55,22 @@ export function watch(): void {
   observer.observe(document.documentElement, all);
 }
 
+/** More of one page are not compared. */
+const mostElements = 3000;
+
 export const usable = 'a[href], button, summary, input, select, [role="button"], [role="link"], [role^="menuitem"], [role="tab"]';
 
 export function snapshot(selector: string): PageSnapshot {
   const toggle = elementAt(selector);
+  const all = deepElements(document, usable).slice(0, mostElements);
   return {
     url: location.href,
     title: document.title,
     content: contentOfPage(),
     expanded: toggle ? expandedOf(toggle) : null,
     told: toggle ? toldBy(toggle) : '',
-    drawn: deepElements(document, usable).filter(isSeen).map(numberOf),
+    drawn: all.filter(isOnPage).map(numberOf),
+    beside: all.filter((element) => isShown(element) && !isOnPage(element)).map(numberOf),
     text: shortOf(document.body.innerText),
     boxes: boxesOf(),
     changes,
@@ -102,6 +109,12 @@ export function boxesOf(): readonly PlacedElement[] {
       const box = [left + scrollX, top + scrollY, width, height].map(Math.round);
       return { number: numberOf(element), selector: selectorOf(element), box };
     });
+}
+
+/** What an element is known again by, by its number. */
+export function placeOf(number: number): { readonly selector: string; readonly html: string } | null {
+  const element = deepElements(document, usable).find((one) => numberOf(one) === number);
+  return element ? { selector: selectorOf(element), html: tagOf(element) } : null;
 }
 
 /** The same for the same text, and hardly ever for another. */

@@ -3,8 +3,8 @@ import { deepElements, linksIn } from '../deep-elements.ts';
 import { holds } from '../navigations.ts';
 import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isDrawn, isSeen } from '../visible.ts';
-import { fingerprintOf } from './fingerprint.ts';
+import { isSeen } from '../visible.ts';
+import { fingerprintOf, likenessOf } from './fingerprint.ts';
 import { hearsPresses } from './heard.ts';
 import { expandedOf } from './snapshot.ts';
 
@@ -13,6 +13,8 @@ export interface FoundToggle {
   readonly html: string;
   /** The same for a toggle of the same menu on another page. */
   readonly fingerprint: string;
+  /** The same for others of the same menu that are drawn alike. */
+  readonly likeness: string;
   /**
    * `told`: it says that it opens something. `named`: its name says so, and there are links that are not shown. `plain`: a
    * button that may do anything. `bare`: no control at all, but it can be pressed.
@@ -46,17 +48,19 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
     return isBare && isNear(element) && hearsPresses(element) && !holdsControls(element) ? 'bare' : null;
   };
   return deepElements(document, '*')
-    .filter((element) => isDrawn(element) && isSeen(element) && !element.matches(':disabled, [aria-disabled="true"]'))
     .flatMap((element) => {
+      // What it is costs less to tell than whether it is to be seen.
       const kind = kindOf(element);
+      if (kind === null || !isSeen(element) || element.matches(':disabled, [aria-disabled="true"]')) return [];
       const isOther = ['combobox', 'tab', 'treeitem', 'row', 'gridcell'].includes(roleOf(element) ?? '');
-      if (kind === null || isOther) return [];
+      if (isOther) return [];
       const menu = around(element) ?? element;
       return [
         {
           selector: selectorOf(element),
           html: tagOf(element),
           fingerprint: `${fingerprintOf(menu)}\n${fingerprintOf(element)}`,
+          likeness: [likenessOf(menu), element.localName, element.className, kind].join('\n'),
           kind,
           isOpen: expandedOf(element) === 'true',
         },

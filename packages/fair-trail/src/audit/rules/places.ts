@@ -1,5 +1,6 @@
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
+import { wordsOf } from '../words.ts';
 
 /** Fragments that mean something without an element of that id (HTML standard, section 7.4.6.4). */
 const isTop = (fragment: string) => fragment === '' || fragment.toLowerCase() === 'top';
@@ -16,9 +17,13 @@ export const placeholderLink: Rule = {
   hurts: 'Everybody who follows it: they are taken to the top of the page they are on, or nothing happens.',
   fix: 'Give it the address of its page. Where it opens something, make it a button.',
   standard: 'HTML standard, section 4.6.1 (links); WCAG 2.2, 4.1.2 for what is no link',
-  check: function* ({ links }: PageContext): Iterable<Fault> {
+  check: function* ({ document, links }: PageContext): Iterable<Fault> {
+    const titles = [document.title, document.querySelector('h1')?.textContent ?? ''].map((text) => wordsOf(text).join(' '));
     for (const link of links) {
       const href = (link.getAttribute('href') ?? '').trim();
+      // In a table of contents, the page's own title leads to its top.
+      const label = wordsOf(link.textContent).join(' ');
+      if (label !== '' && titles.some((title) => title.includes(label))) continue;
       // A link that says it is something else, or opens something, is another matter.
       if (link.hasAttribute('role') || link.hasAttribute('aria-expanded') || link.hasAttribute('aria-haspopup'))
         continue;
@@ -60,7 +65,8 @@ export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
   if (href === null) return null;
   try {
     const { ownerDocument: document } = link;
-    return new URL(href.trim(), document.querySelector('base[href]') ? document.baseURI : url);
+    // A base of the document's own counts, and no address that the caller knows better does.
+    return new URL(href.trim(), document.baseURI === document.URL ? url : document.baseURI);
   } catch {
     return null;
   }
