@@ -40,7 +40,14 @@ const mostPictures = 150;
 const ofStyles: ReadonlySet<string> = new Set([
   ...['low-contrast', 'small-target', 'state-low-contrast', 'focus-not-shown', 'focus-hard-to-see', 'label-cut'],
   ...['spaced-text-breaks', 'large-text-breaks', 'labels-overlap', 'menu-beside-window', 'order-of-focus'],
-  ...['page-not-marked', 'mark-only-seen', 'mark-by-color-only', 'new-window-untold', 'focus-on-unseen', 'focus-covered'],
+  ...[
+    'page-not-marked',
+    'mark-only-seen',
+    'mark-by-color-only',
+    'new-window-untold',
+    'focus-on-unseen',
+    'focus-covered',
+  ],
 ]);
 
 /** The same for one that is told again, of another page, at another width, or of another item of its list. */
@@ -59,7 +66,10 @@ export class Findings {
   readonly #pictures = new Map<string, Picture>();
 
   /** Whether this is the first time. */
-  add(finding: AuditFinding, where: { readonly page: string; readonly width: number; readonly state: string }): boolean {
+  add(
+    finding: AuditFinding,
+    where: { readonly page: string; readonly width: number; readonly state: string },
+  ): boolean {
     const { rule, severity, certainty, wcag, selector, html, message, fix } = finding;
     const { page, width, state } = where;
     const key = keyOf(finding);
@@ -69,7 +79,8 @@ export class Findings {
     // The narrowest window that it is so in, whichever was the first to end.
     const isOfOtherWidth = known !== undefined && width < known.width && known.pages[0] === page;
     if (known && !isOfOtherWidth) this.#findings.set(key, { ...known, pages });
-    else this.#findings.set(key, { rule, severity, certainty, wcag, pages, width, state, selector, html, message, fix });
+    else
+      this.#findings.set(key, { rule, severity, certainty, wcag, pages, width, state, selector, html, message, fix });
     return known === undefined;
   }
 
@@ -99,13 +110,15 @@ export class Findings {
     const weights: readonly RuleSeverity[] = ['error', 'warning', 'advice'];
     const places = new Map(about.pages.map(({ url }, index) => [url, index]));
     const placeOf = ({ pages }: ReportedFinding) => places.get(pages[0] ?? '') ?? places.size;
-    const findings = [...this.#findings].map(([key, finding]) => this.#counted(key, finding)).toSorted(
-      (one, other) =>
-        weights.indexOf(one.severity) - weights.indexOf(other.severity) ||
-        placeOf(one) - placeOf(other) ||
-        one.rule.localeCompare(other.rule) ||
-        one.width - other.width,
-    );
+    const findings = [...this.#findings]
+      .map(([key, finding]) => this.#counted(key, finding))
+      .toSorted(
+        (one, other) =>
+          weights.indexOf(one.severity) - weights.indexOf(other.severity) ||
+          placeOf(one) - placeOf(other) ||
+          one.rule.localeCompare(other.rule) ||
+          one.width - other.width,
+      );
     const count = (severity: RuleSeverity) => findings.filter((finding) => finding.severity === severity).length;
     return {
       tool: about.tool,

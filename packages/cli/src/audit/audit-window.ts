@@ -116,7 +116,9 @@ export class AuditWindow {
 
   /** What streams, or is drawn when it comes, is not waited for. */
   #isAsking(): boolean {
-    return [...this.#waiting].some((request) => ['script', 'fetch', 'xhr', 'stylesheet'].includes(request.resourceType()));
+    return [...this.#waiting].some((request) =>
+      ['script', 'fetch', 'xhr', 'stylesheet'].includes(request.resourceType()),
+    );
   }
 
   /** Asks the script in the page. What takes too long is given up: a page may hang. */

@@ -41,7 +41,9 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
   // Before what takes long, rather than after it.
   if (out !== undefined) refusePresent([{ path: out }], options.force ?? false);
   const site = options.site === undefined ? null : (await readSoundSite(options.site)).site;
-  const served = /^https?:\/\//iu.test(target) ? { url: target, close: () => undefined } : await serveFolder(target, options.fallback);
+  const served = /^https?:\/\//iu.test(target)
+    ? { url: target, close: () => undefined }
+    : await serveFolder(target, options.fallback);
   try {
     const address = addressIn(served.url, start);
     const browser = await openBrowser(options.browser);

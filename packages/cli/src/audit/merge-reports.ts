@@ -7,7 +7,10 @@ import { deliver, setExitCode, type AuditOptions } from './make-audit.ts';
 import { writeReport } from './reports/write-report.ts';
 
 /** Makes one report of those of several machines. */
-export function mergeReports(files: readonly string[], options: Pick<AuditOptions, 'format' | 'failOn' | 'out' | 'force'>): void {
+export function mergeReports(
+  files: readonly string[],
+  options: Pick<AuditOptions, 'format' | 'failOn' | 'out' | 'force'>,
+): void {
   const report = merged(files.map(readReport));
   deliver(writeReport(report, options.format), options);
   setExitCode(report, options.failOn);
@@ -35,7 +38,10 @@ function readReport(file: string): AuditReport {
   const shown = printable(file);
   const { value } = readJson(readText(file), shown);
   if (isReport(value)) return value;
-  throw new Failure('not-a-report', `"${shown}" is no report of an audit. Write one with: audit … --format json --out FILE`);
+  throw new Failure(
+    'not-a-report',
+    `"${shown}" is no report of an audit. Write one with: audit … --format json --out FILE`,
+  );
 }
 
 function isReport(value: unknown): value is AuditReport {
@@ -55,6 +61,9 @@ function isListOf(list: unknown, names: readonly string[]): boolean {
   return list.every((item: unknown) => {
     if (typeof item !== 'object' || item === null) return false;
     const fields = item as Readonly<Record<string, unknown>>;
-    return names.every((name) => typeof fields[name] === 'string') && (!('pages' in fields) || Array.isArray(fields['pages']));
+    return (
+      names.every((name) => typeof fields[name] === 'string') &&
+      (!('pages' in fields) || Array.isArray(fields['pages']))
+    );
   });
 }

@@ -7,7 +7,12 @@ export interface Picture {
   readonly width: number;
   readonly height: number;
   /** Where the element is in it; null where it is not to be seen. */
-  readonly frame: { readonly left: number; readonly top: number; readonly width: number; readonly height: number } | null;
+  readonly frame: {
+    readonly left: number;
+    readonly top: number;
+    readonly width: number;
+    readonly height: number;
+  } | null;
 }
 
 /** How high a picture is at most, in CSS pixels. */

@@ -58,8 +58,17 @@ const ofLooks = [
 ];
 /** The same for scripts. */
 const ofScripts = [
-  ...attempts.filter(({ name }) => ['toggles', 'tabs', 'page change', 'hover'].includes(name)).flatMap(({ probes }) => probes.map(({ id }) => id)),
-  ...['placeholder-link', 'dead-fragment', 'focus-trapped', 'not-by-keyboard', 'skip-link-stays', 'reference-to-nothing'],
+  ...attempts
+    .filter(({ name }) => ['toggles', 'tabs', 'page change', 'hover'].includes(name))
+    .flatMap(({ probes }) => probes.map(({ id }) => id)),
+  ...[
+    'placeholder-link',
+    'dead-fragment',
+    'focus-trapped',
+    'not-by-keyboard',
+    'skip-link-stays',
+    'reference-to-nothing',
+  ],
 ];
 
 /** Uses the navigation of a site, page by page and width by width, and tells what is wrong with it. */
@@ -147,7 +156,9 @@ class Audit {
     // A page of another machine is read for the links that lead on from it.
     const widths = isOwn ? this.#widths : this.#widths.slice(0, 1);
     // Side by side: most of the time of each is spent waiting for the page.
-    const outcomes = await Promise.allSettled(widths.map((width, index) => this.#atOneWidth(url, width, index === 0, isOwn)));
+    const outcomes = await Promise.allSettled(
+      widths.map((width, index) => this.#atOneWidth(url, width, index === 0, isOwn)),
+    );
     for (const outcome of outcomes) if (outcome.status === 'rejected') this.#giveUp(url, outcome.reason);
   }
 
@@ -179,7 +190,9 @@ class Audit {
   async #atWidth(window: AuditWindow, url: string, isFirst: boolean, isOwn: boolean): Promise<void> {
     const { width } = window.conditions;
     const loaded = await window.load(url, (fingerprints) => {
-      return fingerprints.length > 0 && fingerprints.every((fingerprint) => this.#tried.has(`${width}\n${fingerprint}`));
+      return (
+        fingerprints.length > 0 && fingerprints.every((fingerprint) => this.#tried.has(`${width}\n${fingerprint}`))
+      );
     });
     if (!loaded.type.includes('html')) return;
     this.#links?.answered(url, loaded.status);
@@ -222,7 +235,11 @@ class Audit {
     const other = report.menus.filter(({ fingerprint }) => this.#isNew(width, fingerprint));
     const fresh = other.filter(({ likeness }) => this.#isRare(width, likeness, mostAlike));
     if (other.length > fresh.length) {
-      this.#findings.leaveOut('*', url, `Menus that are made like those of ${mostAlike} other pages are read, and not used.`);
+      this.#findings.leaveOut(
+        '*',
+        url,
+        `Menus that are made like those of ${mostAlike} other pages are read, and not used.`,
+      );
     }
     // A page without any menu may still have what is to be tried; one of them.
     const isBare = report.menus.length === 0 && this.#isNew(width, 'no menu');
@@ -240,7 +257,12 @@ class Audit {
   }
 
   /** One attempt that fails must not cost the others. */
-  async #try(used: UsedPage, name: string, probes: readonly Probe[], attempt: (used: UsedPage) => Promise<void>): Promise<void> {
+  async #try(
+    used: UsedPage,
+    name: string,
+    probes: readonly Probe[],
+    attempt: (used: UsedPage) => Promise<void>,
+  ): Promise<void> {
     try {
       await attempt(used);
     } catch (error) {
@@ -335,7 +357,8 @@ class Audit {
       const message = `${new URL(address).pathname} answers with status ${status}.`;
       this.#add(deadLink, { page: from, width, place: link, message });
     }
-    for (const { address, from } of silent) this.#findings.leaveOut(deadLink.id, from, `${address} did not answer in time.`);
+    for (const { address, from } of silent)
+      this.#findings.leaveOut(deadLink.id, from, `${address} did not answer in time.`);
     if (left > 0) this.#findings.leaveOut(deadLink.id, this.#settings.target, `${left} more links were not asked for.`);
     if (!site) return;
     for (const { id, path, isListed } of pagesOf(site)) {
@@ -345,7 +368,8 @@ class Audit {
       const isMissing = status === 404 || status === 410;
       const message = `“${id}” is ${path}${isMissing ? `, which answers with status ${status}` : ''}.`;
       if (isMissing) this.#add(sitePageMissing, { page: address, width, place, message });
-      else if (isListed && !this.#known.has(address)) this.#add(sitePageUnlinked, { page: address, width, place, message });
+      else if (isListed && !this.#known.has(address))
+        this.#add(sitePageUnlinked, { page: address, width, place, message });
     }
   }
 

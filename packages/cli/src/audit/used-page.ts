@@ -41,7 +41,10 @@ export interface UsedPageOptions {
   /** Takes note of links that have come into sight. */
   readonly onOpened: (addresses: readonly string[]) => void;
   /** Opens another window with other conditions on the same page. */
-  readonly openOther: (conditions: { readonly hasTouch?: boolean; readonly reducedMotion?: 'reduce' }) => Promise<AuditWindow>;
+  readonly openOther: (conditions: {
+    readonly hasTouch?: boolean;
+    readonly reducedMotion?: 'reduce';
+  }) => Promise<AuditWindow>;
 }
 
 /** What is asked of a page without doing anything to it. */
@@ -125,7 +128,8 @@ export class UsedPage {
       }
       return happening;
     } catch (error) {
-      const isLeaving = error instanceof Error && /navigat|context was destroyed|frame was detached/iu.test(error.message);
+      const isLeaving =
+        error instanceof Error && /navigat|context was destroyed|frame was detached/iu.test(error.message);
       if (!isLeaving || !before) return null;
       await this.page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
       return { left: true, changed: true, acted: true, shown: [], beside: [], before, after: before };

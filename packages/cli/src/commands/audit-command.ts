@@ -36,7 +36,9 @@ export function addAuditCommand(program: Command, version: string): void {
   command
     .command('merge')
     .summary('make one report of those of several machines')
-    .description('Makes one report of the JSON reports of several shards: what more than one of them found is told once.')
+    .description(
+      'Makes one report of the JSON reports of several shards: what more than one of them found is told once.',
+    )
     .argument('<reports...>', 'files written with --format json')
     .addOption(failOnOption())
     .addOption(formatOption())

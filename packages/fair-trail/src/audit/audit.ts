@@ -65,7 +65,10 @@ export function audit(document: Document, { only, skip = [], url }: AuditOptions
         findings.push(findingOf(rule, element, message));
       }
       if (faults.length > mostPlaces) {
-        notChecked.push({ rule: rule.id, reason: `It is so in more than ${mostPlaces} places; the others are not told.` });
+        notChecked.push({
+          rule: rule.id,
+          reason: `It is so in more than ${mostPlaces} places; the others are not told.`,
+        });
       }
     } catch (error) {
       notChecked.push({

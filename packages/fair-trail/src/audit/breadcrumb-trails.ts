@@ -1,4 +1,5 @@
 import { deepElements } from './deep-elements.ts';
+import { resolved } from './rules/places.ts';
 import { isExposed } from './visible.ts';
 
 /** The way to a page as it shows it. */
@@ -19,7 +20,7 @@ export interface Breadcrumb {
 const words = /bread\s*-?crumb|brotkr|fil d.ariane|migas|you are here|sie sind hier/iu;
 
 /** The breadcrumbs of a page: what is named so, or says it in its class or in its microdata. */
-export function breadcrumbTrails(document: Document): readonly BreadcrumbTrail[] {
+export function breadcrumbTrails(document: Document, url: URL): readonly BreadcrumbTrail[] {
   const named = deepElements(document, 'nav, ol, ul, div, [role="navigation"]').filter(
     (element) =>
       words.test(element.getAttribute('aria-label') ?? '') ||
@@ -29,27 +30,25 @@ export function breadcrumbTrails(document: Document): readonly BreadcrumbTrail[]
   const outer = named.filter((element) => !named.some((other) => other !== element && other.contains(element)));
   return outer
     .filter(isExposed)
-    .map((element) => ({ element, items: itemsOf(element) }))
+    .map((element) => ({ element, items: itemsOf(element, url) }))
     .filter(({ items }) => items.length > 0);
 }
 
-function itemsOf(trail: Element): readonly Breadcrumb[] {
+function itemsOf(trail: Element, url: URL): readonly Breadcrumb[] {
   const listed = [...trail.querySelectorAll('li')].filter((item) => item.querySelector('li') === null);
   const plain = [...trail.querySelectorAll('a[href], [aria-current]')];
   return (listed.length > 0 ? listed : plain)
     .filter(isExposed)
-    .map(itemOf)
+    .map((item) => itemOf(item, url))
     .filter(({ label }) => label !== '');
 }
 
-function itemOf(element: Element): Breadcrumb {
+function itemOf(element: Element, url: URL): Breadcrumb {
   const link = element.matches('a[href]')
     ? (element as HTMLAnchorElement)
     : element.querySelector<HTMLAnchorElement>('a[href]');
-  const href = link?.getAttribute('href') ?? null;
   const isCurrent = element.matches('[aria-current]') || element.querySelector('[aria-current]') !== null;
-  const place = link && href !== null && URL.canParse(link.href) ? new URL(link.href) : null;
-  return { label: labelOf(element), link, place, isCurrent };
+  return { label: labelOf(element), link, place: link && resolved(link, url), isCurrent };
 }
 
 /** Without the signs between. */

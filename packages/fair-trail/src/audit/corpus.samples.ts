@@ -1,26 +1,5 @@
-/** A page with one defect, and its twin without it. Hand-written, each in a style of its own. */
-export interface Twins {
-  readonly rule: string;
-  readonly style: string;
-  /** What stands in the body. */
-  readonly broken: string;
-  readonly sound: string;
-  /** Of both. Default: that of the hides. */
-  readonly url?: string;
-  /** Of the head of both. Default: a title. */
-  readonly head?: string;
-  /** How many places are broken. Default: 1. */
-  readonly count?: number;
-}
-
-const main = '<main><h1>Hides</h1><p>Four hides look over the marsh.</p></main>';
-
-/** In all but one menu a link to the page itself has the mark. */
-const list = (...items: readonly string[]) => `<ul>${items.map((item) => `<li>${item}</li>`).join('')}</ul>`;
-
-const today = '<a href="/">Today</a>';
-const hides = '<a href="/hides" aria-current="page">Hides</a>';
-const tides = '<a href="/tides">Tides</a>';
+import { hides, list, main, tides, today, type Twins } from './corpus-parts.samples.ts';
+import { moreTwins } from './more-corpus.samples.ts';
 
 export const corpus: readonly Twins[] = [
   {
@@ -164,6 +143,7 @@ export const corpus: readonly Twins[] = [
     broken: main,
     sound: main,
     head: '',
+    soundHead: '<title>Hides</title>',
   },
   {
     rule: 'no-way-past',
@@ -171,4 +151,5 @@ export const corpus: readonly Twins[] = [
     broken: `<div><nav>${list(today, hides)}</nav></div><div>Four hides look over the marsh.</div>`,
     sound: `<a href="#text">Skip</a><div><nav>${list(today, hides)}</nav></div><div id="text">Four hides look over the marsh.</div>`,
   },
+  ...moreTwins,
 ];

@@ -42,7 +42,7 @@ function lookOf(element: Element): readonly { readonly property: string; readonl
   const item = element.closest('li');
   const parts: readonly (CSSStyleDeclaration | null)[] = [
     window.getComputedStyle(element),
-    item && item.querySelectorAll('a').length === 1 ? window.getComputedStyle(item) : null,
+    item?.querySelectorAll('a').length === 1 ? window.getComputedStyle(item) : null,
   ];
   const drawn = parts.flatMap((style) =>
     properties.map((property) => ({ property, value: style ? valueOf(style, property) : '' })),

@@ -27,7 +27,12 @@ export function navigationsOf(document: Document): {
   const runs = new Set<Element>();
   for (const link of deepElements(document, 'a[href]').slice(0, mostLinks)) {
     // What is read is no menu, however many links it has.
-    if (isTaken(link) || isInRun(link) || link.closest('p, pre, code, figure, article, main, [role="main"], [role="article"], td, dd, dt, blockquote') !== null)
+    if (
+      isTaken(link) ||
+      isInRun(link) ||
+      link.closest('p, pre, code, figure, article, main, [role="main"], [role="article"], td, dd, dt, blockquote') !==
+        null
+    )
       continue;
     const run = runAround(link, landmarks);
     if (run && !isTaken(run)) runs.add(run);

@@ -10,8 +10,13 @@ const pages = (first: string, second: string, titles = ['Today · Marram Point',
   '/hides': samplePage(second, row, titles[1]),
 });
 const header = (list: string) => `<header><nav aria-label="Main"><ul class="row">${list}</ul></nav></header>`;
-const three = ['<li><a href="/">Today</a></li>', '<li><a href="/hides">Hides</a></li>', '<li><a href="/?t">Tides</a></li>'] as const;
-const marked = (at: number) => three.map((item, index) => (index === at ? item.replace('<a ', '<a aria-current="page" ') : item)).join('');
+const three = [
+  '<li><a href="/">Today</a></li>',
+  '<li><a href="/hides">Hides</a></li>',
+  '<li><a href="/?t">Tides</a></li>',
+] as const;
+const marked = (at: number) =>
+  three.map((item, index) => (index === at ? item.replace('<a ', '<a aria-current="page" ') : item)).join('');
 
 export const fitTwins: readonly SiteTwins[] = [
   {
@@ -31,45 +36,81 @@ export const fitTwins: readonly SiteTwins[] = [
   {
     rule: 'labels-overlap',
     style: 'cells of a fixed width',
-    broken: withPages(nav(many), '.row { display: grid; grid-template-columns: repeat(8, 40px); list-style: none; padding: 0 } a { white-space: nowrap }'),
-    sound: withPages(nav(many), '.row { display: grid; grid-template-columns: repeat(8, max-content); gap: 1rem; list-style: none; padding: 0 }'),
+    broken: withPages(
+      nav(many),
+      '.row { display: grid; grid-template-columns: repeat(8, 40px); list-style: none; padding: 0 } a { white-space: nowrap }',
+    ),
+    sound: withPages(
+      nav(many),
+      '.row { display: grid; grid-template-columns: repeat(8, max-content); gap: 1rem; list-style: none; padding: 0 }',
+    ),
   },
   {
     rule: 'label-cut',
     style: 'boxes of a fixed width that hide the rest',
-    broken: withPages(nav('<li><a href="/?x">Observations of the year</a></li>'), `${row} a { display: block; width: 90px; overflow: hidden; white-space: nowrap }`),
-    sound: withPages(nav('<li><a href="/?x">Observations of the year</a></li>'), `${row} a { display: block; width: 90px; overflow: hidden; white-space: nowrap; text-overflow: ellipsis }`),
+    broken: withPages(
+      nav('<li><a href="/?x">Observations of the year</a></li>'),
+      `${row} a { display: block; width: 90px; overflow: hidden; white-space: nowrap }`,
+    ),
+    sound: withPages(
+      nav('<li><a href="/?x">Observations of the year</a></li>'),
+      `${row} a { display: block; width: 90px; overflow: hidden; white-space: nowrap; text-overflow: ellipsis }`,
+    ),
   },
   {
     rule: 'spaced-text-breaks',
     style: 'boxes that are just as wide as their labels',
-    broken: withPages(nav('<li><a href="/?x">Observations</a></li><li><a href="/?y">Hides</a></li>'), `${row} a { display: block; width: 92px; height: 20px; overflow: hidden; font: 16px/20px sans-serif }`),
-    sound: withPages(nav('<li><a href="/?x">Observations</a></li><li><a href="/?y">Hides</a></li>'), `${row} a { display: block; min-width: 92px; min-height: 20px; font: 16px/20px sans-serif }`),
+    broken: withPages(
+      nav('<li><a href="/?x">Observations</a></li><li><a href="/?y">Hides</a></li>'),
+      `${row} a { display: block; width: 92px; height: 20px; overflow: hidden; font: 16px/20px sans-serif }`,
+    ),
+    sound: withPages(
+      nav('<li><a href="/?x">Observations</a></li><li><a href="/?y">Hides</a></li>'),
+      `${row} a { display: block; min-width: 92px; min-height: 20px; font: 16px/20px sans-serif }`,
+    ),
   },
   {
     rule: 'large-text-breaks',
     style: 'a bar of a fixed height',
-    broken: withPages(nav(), `${row}  a { height: 16px; display: block; overflow: hidden; font: 16px/16px sans-serif }`),
+    broken: withPages(
+      nav(),
+      `${row}  a { height: 16px; display: block; overflow: hidden; font: 16px/16px sans-serif }`,
+    ),
     sound: withPages(nav(), `${row} a { display: block; min-height: 24px; font: 1rem/1.5 sans-serif }`),
   },
   {
     rule: 'bar-takes-window',
     style: 'a pinned bar with a large logo',
-    broken: withPages(`<header>${nav().replace('</nav>', '</nav></header>')}`, `${row} header { position: sticky; top: 0; height: 150px; background: #fff }`),
-    sound: withPages(`<header>${nav().replace('</nav>', '</nav></header>')}`, `${row} header { height: 150px; background: #fff } @media (min-height: 30em) { header { position: sticky; top: 0 } }`),
+    broken: withPages(
+      `<header>${nav().replace('</nav>', '</nav></header>')}`,
+      `${row} header { position: sticky; top: 0; height: 150px; background: #fff }`,
+    ),
+    sound: withPages(
+      `<header>${nav().replace('</nav>', '</nav></header>')}`,
+      `${row} header { height: 150px; background: #fff } @media (min-height: 30em) { header { position: sticky; top: 0 } }`,
+    ),
     widths: [320],
   },
   {
     rule: 'motion-goes-on',
     style: 'a drawer that slides',
-    broken: withPages(`<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`, '#m { visibility: hidden; transform: translateX(-100%); transition: transform 0.8s, visibility 0.8s } #m.open { visibility: visible; transform: none }'),
-    sound: withPages(`<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`, '#m { visibility: hidden; transform: translateX(-100%); transition: transform 0.8s, visibility 0.8s } #m.open { visibility: visible; transform: none } @media (prefers-reduced-motion: reduce) { #m { transition: none } }'),
+    broken: withPages(
+      `<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`,
+      '#m { visibility: hidden; transform: translateX(-100%); transition: transform 0.8s, visibility 0.8s } #m.open { visibility: visible; transform: none }',
+    ),
+    sound: withPages(
+      `<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`,
+      '#m { visibility: hidden; transform: translateX(-100%); transition: transform 0.8s, visibility 0.8s } #m.open { visibility: visible; transform: none } @media (prefers-reduced-motion: reduce) { #m { transition: none } }',
+    ),
   },
   {
     rule: 'menu-order-differs',
     pages: 2,
     style: 'the current item first',
-    broken: pages(header(marked(0)) + content, header(three[1].replace('<a ', '<a aria-current="page" ') + three[0] + three[2]) + content),
+    broken: pages(
+      header(marked(0)) + content,
+      header(three[1].replace('<a ', '<a aria-current="page" ') + three[0] + three[2]) + content,
+    ),
     sound: pages(header(marked(0)) + content, header(marked(1)) + content),
   },
   {
@@ -82,28 +123,49 @@ export const fitTwins: readonly SiteTwins[] = [
   {
     rule: 'narrow-menu-lacks',
     style: 'two copies, one of them too short',
-    broken: withPages(`<nav aria-label="Main" class="wide"><ul>${items}</ul></nav><nav aria-label="Main" class="narrow"><ul><li><a href="/">Today</a></li></ul></nav>${content}`, '.narrow { display: none } @media (max-width: 600px) { .wide { display: none } .narrow { display: block } }'),
-    sound: withPages(`<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`, '#b { display: none } @media (max-width: 600px) { #b { display: block } #m:not(.open) { display: none } }'),
+    broken: withPages(
+      `<nav aria-label="Main" class="wide"><ul>${items}</ul></nav><nav aria-label="Main" class="narrow"><ul><li><a href="/">Today</a></li></ul></nav>${content}`,
+      '.narrow { display: none } @media (max-width: 600px) { .wide { display: none } .narrow { display: block } }',
+    ),
+    sound: withPages(
+      `<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`,
+      '#b { display: none } @media (max-width: 600px) { #b { display: block } #m:not(.open) { display: none } }',
+    ),
     widths: [320, 800],
   },
   {
     rule: 'titles-alike',
     pages: 2,
     style: 'the name of the site on every page',
-    broken: pages(header(marked(0)) + content, header(marked(1)) + content.replace('<h1>Hides', '<h1>Tides'), ['Marram Point', 'Marram Point']),
+    broken: pages(header(marked(0)) + content, header(marked(1)) + content.replace('<h1>Hides', '<h1>Tides'), [
+      'Marram Point',
+      'Marram Point',
+    ]),
     sound: pages(header(marked(0)) + content, header(marked(1)) + content.replace('<h1>Hides', '<h1>Tides')),
   },
   {
     rule: 'mark-moves-row',
     pages: 2,
     style: 'a bold label',
-    broken: { '/': samplePage(header(marked(-1)) + content, `${row} [aria-current] { font-size: 1.5em }`), '/hides': samplePage(header(marked(1)) + content, `${row} [aria-current] { font-size: 1.5em }`) },
-    sound: { '/': samplePage(header(marked(0)) + content, `${row} [aria-current] { text-decoration: none; background: #dfd }`), '/hides': samplePage(header(marked(1)) + content, `${row} [aria-current] { text-decoration: none; background: #dfd }`) },
+    broken: {
+      '/': samplePage(header(marked(-1)) + content, `${row} [aria-current] { font-size: 1.5em }`),
+      '/hides': samplePage(header(marked(1)) + content, `${row} [aria-current] { font-size: 1.5em }`),
+    },
+    sound: {
+      '/': samplePage(header(marked(0)) + content, `${row} [aria-current] { text-decoration: none; background: #dfd }`),
+      '/hides': samplePage(
+        header(marked(1)) + content,
+        `${row} [aria-current] { text-decoration: none; background: #dfd }`,
+      ),
+    },
   },
   {
     rule: 'dead-link',
     style: 'a page that was taken away',
-    broken: { '/': samplePage(header(three.join('') + '<li><a href="/gone">Gone</a></li>') + content), '/hides': samplePage('') },
+    broken: {
+      '/': samplePage(header(three.join('') + '<li><a href="/gone">Gone</a></li>') + content),
+      '/hides': samplePage(''),
+    },
     sound: { '/': samplePage(header(three.join('')) + content), '/hides': samplePage('') },
   },
 ];

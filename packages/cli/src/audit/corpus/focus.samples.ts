@@ -6,32 +6,62 @@ export const focusTwins: readonly SiteTwins[] = [
   {
     rule: 'focus-on-unseen',
     style: 'a drawer that is put aside by a transform',
-    broken: withPages(`<nav class="drawer"><ul>${items}</ul></nav>${content}`, '.drawer { position: fixed; inset: 0 auto 0 0; width: 16rem; transform: translateX(-100%) }'),
-    sound: withPages(`<nav class="drawer"><ul>${items}</ul></nav>${content}`, '.drawer { position: fixed; inset: 0 auto 0 0; width: 16rem; transform: translateX(-100%); visibility: hidden }'),
+    broken: withPages(
+      `<nav class="drawer"><ul>${items}</ul></nav>${content}`,
+      '.drawer { position: fixed; inset: 0 auto 0 0; width: 16rem; transform: translateX(-100%) }',
+    ),
+    sound: withPages(
+      `<nav class="drawer"><ul>${items}</ul></nav>${content}`,
+      '.drawer { position: fixed; inset: 0 auto 0 0; width: 16rem; transform: translateX(-100%); visibility: hidden }',
+    ),
   },
   {
     rule: 'focus-on-unseen',
     style: 'a panel of no height',
-    broken: withPages(`<div class="menu"><div class="folded">${items.replaceAll('li', 'div')}</div></div>${content}`, '.folded { max-height: 0; overflow: hidden }'),
-    sound: withPages(`<div class="menu"><div class="folded">${items.replaceAll('li', 'div')}</div></div>${content}`, '.folded { max-height: 9rem; overflow: hidden }'),
+    broken: withPages(
+      `<div class="menu"><div class="folded">${items.replaceAll('li', 'div')}</div></div>${content}`,
+      '.folded { max-height: 0; overflow: hidden }',
+    ),
+    sound: withPages(
+      `<div class="menu"><div class="folded">${items.replaceAll('li', 'div')}</div></div>${content}`,
+      '.folded { max-height: 9rem; overflow: hidden }',
+    ),
   },
   {
     rule: 'focus-on-unseen',
     style: 'a skip link that stays hidden',
-    broken: one(`<a href="#m" class="skip">Skip to content</a>${nav}<main id="m"><h1>Hides</h1></main>`, '.skip { position: absolute; left: -999px }'),
-    sound: one(`<a href="#m" class="skip">Skip to content</a>${nav}<main id="m"><h1>Hides</h1></main>`, '.skip { position: absolute; left: -999px } .skip:focus { left: 1rem }'),
+    broken: one(
+      `<a href="#m" class="skip">Skip to content</a>${nav}<main id="m"><h1>Hides</h1></main>`,
+      '.skip { position: absolute; left: -999px }',
+    ),
+    sound: one(
+      `<a href="#m" class="skip">Skip to content</a>${nav}<main id="m"><h1>Hides</h1></main>`,
+      '.skip { position: absolute; left: -999px } .skip:focus { left: 1rem }',
+    ),
   },
   {
     rule: 'focus-covered',
     style: 'a sticky bar, going back',
-    broken: one(`<header class="bar"><nav>${items}</nav></header><main><h1>Hides</h1>${Array.from({ length: 24 }, (_, index) => `<p>Text</p><p><a href="/?a=${index}">More</a></p>`).join('')}</main>`, '.bar { position: sticky; top: 0; background: #fff; height: 160px }'),
-    sound: one(`<header class="bar"><nav>${items}</nav></header><main><h1>Hides</h1>${Array.from({ length: 24 }, (_, index) => `<p>Text</p><p><a href="/?a=${index}">More</a></p>`).join('')}</main>`, 'html { scroll-padding-top: 200px } .bar { position: sticky; top: 0; background: #fff; height: 160px }'),
+    broken: one(
+      `<header class="bar"><nav>${items}</nav></header><main><h1>Hides</h1>${Array.from({ length: 24 }, (_, index) => `<p>Text</p><p><a href="/?a=${index}">More</a></p>`).join('')}</main>`,
+      '.bar { position: sticky; top: 0; background: #fff; height: 160px }',
+    ),
+    sound: one(
+      `<header class="bar"><nav>${items}</nav></header><main><h1>Hides</h1>${Array.from({ length: 24 }, (_, index) => `<p>Text</p><p><a href="/?a=${index}">More</a></p>`).join('')}</main>`,
+      'html { scroll-padding-top: 200px } .bar { position: sticky; top: 0; background: #fff; height: 160px }',
+    ),
   },
   {
     rule: 'focus-covered',
     style: 'a notice that lies over a menu',
-    broken: withPages(`<nav class="row">${items}</nav><div class="over">Closed on Monday</div>${content}`, '.row { position: fixed; left: 0; bottom: 0 } .over { position: fixed; left: 0; bottom: 0; width: 100%; height: 12rem; background: #eee }'),
-    sound: withPages(`<nav class="row">${items}</nav><div class="over">Closed on Monday</div>${content}`, '.over { position: fixed; right: 0; bottom: 0; width: 9rem; height: 3rem; background: #eee }'),
+    broken: withPages(
+      `<nav class="row">${items}</nav><div class="over">Closed on Monday</div>${content}`,
+      '.row { position: fixed; left: 0; bottom: 0 } .over { position: fixed; left: 0; bottom: 0; width: 100%; height: 12rem; background: #eee }',
+    ),
+    sound: withPages(
+      `<nav class="row">${items}</nav><div class="over">Closed on Monday</div>${content}`,
+      '.over { position: fixed; right: 0; bottom: 0; width: 9rem; height: 3rem; background: #eee }',
+    ),
   },
   {
     rule: 'focus-trapped',
@@ -49,44 +79,76 @@ export const focusTwins: readonly SiteTwins[] = [
   {
     rule: 'focus-acts',
     style: 'a link that is followed by focus',
-    broken: withPages(`<nav>${items.replace('href="/hides"', `href="/hides" onfocus="location.href = '/hides'"`)}</nav>${content}`),
-    sound: withPages(`<nav>${items.replace('href="/hides"', 'href="/hides" onfocus="this.title = \'Hides\'"')}</nav>${content}`),
+    broken: withPages(
+      `<nav>${items.replace('href="/hides"', `href="/hides" onfocus="location.href = '/hides'"`)}</nav>${content}`,
+    ),
+    sound: withPages(
+      `<nav>${items.replace('href="/hides"', 'href="/hides" onfocus="this.title = \'Hides\'"')}</nav>${content}`,
+    ),
   },
   {
     rule: 'not-by-keyboard',
     style: 'spans with a handler',
-    broken: withPages(`<header><div class="menu"><span onclick="location.href = '/hides'">Hides</span> <a href="/">Today</a> <a href="/tides">Tides</a></div></header>${content}`, 'span { cursor: pointer }'),
-    sound: withPages(`<header><div class="menu" onclick="window.count = 1"><span>Marram Point</span> <a href="/">Today</a> <a href="/tides">Tides</a></div></header>${content}`),
+    broken: withPages(
+      `<header><div class="menu"><span onclick="location.href = '/hides'">Hides</span> <a href="/">Today</a> <a href="/tides">Tides</a></div></header>${content}`,
+      'span { cursor: pointer }',
+    ),
+    sound: withPages(
+      `<header><div class="menu" onclick="window.count = 1"><span>Marram Point</span> <a href="/">Today</a> <a href="/tides">Tides</a></div></header>${content}`,
+    ),
   },
   {
     rule: 'not-by-keyboard',
     style: 'a link that is taken out of the order',
     broken: withPages(`<nav>${items.replace('<a href="/hides"', '<a tabindex="-1" href="/hides"')}</nav>${content}`),
-    sound: withPages(`<nav><ul role="menubar">${items.replaceAll('<li>', '<li role="none">').replaceAll('<a ', '<a role="menuitem" tabindex="-1" ').replace('tabindex="-1"', 'tabindex="0"')}</ul></nav>${content}`),
+    sound: withPages(
+      `<nav><ul role="menubar">${items.replaceAll('<li>', '<li role="none">').replaceAll('<a ', '<a role="menuitem" tabindex="-1" ').replace('tabindex="-1"', 'tabindex="0"')}</ul></nav>${content}`,
+    ),
   },
   {
     rule: 'order-of-focus',
     style: 'a row that is turned round',
-    broken: withPages(`<nav><ul class="row">${items}</ul></nav>${content}`, '.row { display: flex; flex-direction: row-reverse; gap: 1rem; list-style: none }'),
-    sound: withPages(`<nav dir="rtl"><ul class="row">${items}</ul></nav>${content}`, '.row { display: flex; gap: 1rem; list-style: none }'),
+    broken: withPages(
+      `<nav><ul class="row">${items}</ul></nav>${content}`,
+      '.row { display: flex; flex-direction: row-reverse; gap: 1rem; list-style: none }',
+    ),
+    sound: withPages(
+      `<nav dir="rtl"><ul class="row">${items}</ul></nav>${content}`,
+      '.row { display: flex; gap: 1rem; list-style: none }',
+    ),
   },
   {
     rule: 'order-of-focus',
     style: 'a footer in columns',
-    broken: withPages(`${content}<footer><nav><ul class="tall">${items}</ul></nav></footer>`, '.tall { display: grid } .tall li:last-child { order: -1 }'),
-    sound: withPages(`${content}<footer><nav><ul class="tall">${items}${items}</ul></nav></footer>`, '.tall { columns: 2 }'),
+    broken: withPages(
+      `${content}<footer><nav><ul class="tall">${items}</ul></nav></footer>`,
+      '.tall { display: grid } .tall li:last-child { order: -1 }',
+    ),
+    sound: withPages(
+      `${content}<footer><nav><ul class="tall">${items}${items}</ul></nav></footer>`,
+      '.tall { columns: 2 }',
+    ),
   },
   {
     rule: 'focus-not-shown',
     style: 'no outline, and nothing instead',
     broken: withPages(`${nav}${content}`, 'a:focus { outline: none }'),
-    sound: withPages(`${nav}${content}`, 'a:focus { outline: none } a:focus-visible { background: #003300; color: #ffffff }'),
+    sound: withPages(
+      `${nav}${content}`,
+      'a:focus { outline: none } a:focus-visible { background: #003300; color: #ffffff }',
+    ),
   },
   {
     rule: 'focus-not-shown',
     style: 'an outline of the color of the paper',
-    broken: withPages(`${nav}${content}`, 'body { background: #fff } a:focus-visible { outline: 2px solid #fff; outline-offset: 1px }'),
-    sound: withPages(`${nav}${content}`, 'body { background: #fff } a:focus-visible { outline: 2px solid #123; outline-offset: 1px }'),
+    broken: withPages(
+      `${nav}${content}`,
+      'body { background: #fff } a:focus-visible { outline: 2px solid #fff; outline-offset: 1px }',
+    ),
+    sound: withPages(
+      `${nav}${content}`,
+      'body { background: #fff } a:focus-visible { outline: 2px solid #123; outline-offset: 1px }',
+    ),
   },
   {
     rule: 'focus-hard-to-see',
@@ -103,7 +165,11 @@ export const focusTwins: readonly SiteTwins[] = [
   {
     rule: 'skip-link-stays',
     style: 'a script that keeps the browser from going there',
-    broken: withPages(`<a href="#content" onclick="event.preventDefault()">Skip to content</a>${nav}<div id="content"><h1>Hides</h1><p><a href="/?x">X</a></p></div>`),
-    sound: withPages(`<a href="#content">Skip to content</a>${nav}<div id="content"><h1>Hides</h1><p><a href="/?x">X</a></p></div>`),
+    broken: withPages(
+      `<a href="#content" onclick="event.preventDefault()">Skip to content</a>${nav}<div id="content"><h1>Hides</h1><p><a href="/?x">X</a></p></div>`,
+    ),
+    sound: withPages(
+      `<a href="#content">Skip to content</a>${nav}<div id="content"><h1>Hides</h1><p><a href="/?x">X</a></p></div>`,
+    ),
   },
 ];

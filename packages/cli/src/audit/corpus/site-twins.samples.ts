@@ -27,7 +27,8 @@ export function one(body: string, style = ''): SampleSite {
   return { '/': samplePage(body, style) };
 }
 
-export const items = '<li><a href="/">Today</a></li><li><a href="/hides">Hides</a></li><li><a href="/tides">Tides</a></li>';
+export const items =
+  '<li><a href="/">Today</a></li><li><a href="/hides">Hides</a></li><li><a href="/tides">Tides</a></li>';
 
 /** Pages that the items lead to, so that no link is dead. */
 export function withPages(body: string, style = ''): SampleSite {

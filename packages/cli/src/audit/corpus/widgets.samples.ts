@@ -2,11 +2,15 @@ import { content, items, samplePage, withPages, type SampleSite, type SiteTwins 
 
 const flyout = (trigger: string) =>
   `<nav><ul class="row"><li><a href="/">Today</a></li><li class="more">${trigger}<ul class="fly"><li><a href="/hides">Hides</a></li><li><a href="/tides">Tides</a></li></ul></li></ul></nav>${content}`;
-const flyStyle = '.row { display: flex; gap: 2rem; list-style: none } .more { position: relative } .fly { display: none; position: absolute; left: 0; top: 100%; background: #fff; padding: 1rem; width: 12rem }';
+const flyStyle =
+  '.row { display: flex; gap: 2rem; list-style: none } .more { position: relative } .fly { display: none; position: absolute; left: 0; top: 100%; background: #fff; padding: 1rem; width: 12rem }';
 const byEscape = `<script>document.addEventListener('keydown', (event) => { if (event.key === 'Escape') for (const fly of document.querySelectorAll('.fly')) { fly.style.display = 'none'; } });
   document.querySelector('.more').addEventListener('mouseleave', () => { document.querySelector('.fly').style.display = ''; });</script>`;
 
-const tablist = (script: string, second = 'tabindex="-1"') => `<nav>${items}</nav><main><h1>Hides</h1><div role="tablist" aria-label="View">
+const tablist = (
+  script: string,
+  second = 'tabindex="-1"',
+) => `<nav>${items}</nav><main><h1>Hides</h1><div role="tablist" aria-label="View">
   <button role="tab" id="t1" aria-controls="p1" aria-selected="true">Map</button><button role="tab" id="t2" aria-controls="p2" aria-selected="false" ${second}>List</button></div>
   <div role="tabpanel" id="p1" aria-labelledby="t1">A map.</div><div role="tabpanel" id="p2" aria-labelledby="t2" hidden>A list.</div></main>
   <script>const tabs = [t1, t2], panels = [p1, p2];
@@ -49,31 +53,58 @@ export const widgetTwins: readonly SiteTwins[] = [
     rule: 'hover-only',
     style: 'a list in a list, by the stylesheet',
     broken: withPages(flyout('<span class="label">Places</span>'), `${flyStyle} .more:hover .fly { display: block }`),
-    sound: withPages(flyout('<a href="/places">Places</a>'), `${flyStyle} .more:hover .fly, .more:focus-within .fly { display: block }`),
+    sound: withPages(
+      flyout('<a href="/places">Places</a>'),
+      `${flyStyle} .more:hover .fly, .more:focus-within .fly { display: block }`,
+    ),
   },
   {
     rule: 'hover-not-dismissible',
     style: 'a list over the text, by the stylesheet',
-    broken: withPages(flyout('<a href="/hides">Places</a>'), `${flyStyle} .more:hover .fly, .more:focus-within .fly { display: block }`),
-    sound: withPages(flyout('<a href="/hides">Places</a>') + byEscape, `${flyStyle} .more:hover .fly, .more:focus-within .fly { display: block }`),
+    broken: withPages(
+      flyout('<a href="/hides">Places</a>'),
+      `${flyStyle} .more:hover .fly, .more:focus-within .fly { display: block }`,
+    ),
+    sound: withPages(
+      flyout('<a href="/hides">Places</a>') + byEscape,
+      `${flyStyle} .more:hover .fly, .more:focus-within .fly { display: block }`,
+    ),
   },
   {
     rule: 'hover-not-hoverable',
     style: 'a gap between the item and its list',
-    broken: withPages(flyout('<a href="/hides">Places</a>') + byEscape, `${flyStyle} .fly { margin-top: 2rem } .more:hover .fly { display: block }`),
-    sound: withPages(flyout('<a href="/hides">Places</a>') + byEscape, `${flyStyle} .fly { margin: 0 } .more:hover .fly { display: block }`),
+    broken: withPages(
+      flyout('<a href="/hides">Places</a>') + byEscape,
+      `${flyStyle} .fly { margin-top: 2rem } .more:hover .fly { display: block }`,
+    ),
+    sound: withPages(
+      flyout('<a href="/hides">Places</a>') + byEscape,
+      `${flyStyle} .fly { margin: 0 } .more:hover .fly { display: block }`,
+    ),
   },
   {
     rule: 'hover-not-persistent',
     style: 'a list that goes away after a second',
-    broken: withPages(`${flyout('<a href="/hides">Places</a>')}${byEscape}<script>const f = document.querySelector('.fly'); document.querySelector('.more').addEventListener('mouseenter', () => { f.style.display = 'block'; setTimeout(() => { f.style.display = 'none'; }, 2600); });</script>`, flyStyle),
-    sound: withPages(`${flyout('<a href="/hides">Places</a>')}${byEscape}<script>const f = document.querySelector('.fly'); document.querySelector('.more').addEventListener('mouseenter', () => { f.style.display = 'block'; });</script>`, flyStyle),
+    broken: withPages(
+      `${flyout('<a href="/hides">Places</a>')}${byEscape}<script>const f = document.querySelector('.fly'); document.querySelector('.more').addEventListener('mouseenter', () => { f.style.display = 'block'; setTimeout(() => { f.style.display = 'none'; }, 2600); });</script>`,
+      flyStyle,
+    ),
+    sound: withPages(
+      `${flyout('<a href="/hides">Places</a>')}${byEscape}<script>const f = document.querySelector('.fly'); document.querySelector('.more').addEventListener('mouseenter', () => { f.style.display = 'block'; });</script>`,
+      flyStyle,
+    ),
   },
   {
     rule: 'hover-moves-row',
     style: 'a label that grows bold under the mouse',
-    broken: withPages(`<nav><ul class="row">${items}</ul></nav>${content}`, '.row { display: flex; gap: 1rem; list-style: none } a:hover { font-size: 1.3em; font-weight: 900 }'),
-    sound: withPages(`<nav><ul class="row">${items}</ul></nav>${content}`, '.row { display: flex; gap: 1rem; list-style: none } a:hover { text-decoration: none; background: #eee }'),
+    broken: withPages(
+      `<nav><ul class="row">${items}</ul></nav>${content}`,
+      '.row { display: flex; gap: 1rem; list-style: none } a:hover { font-size: 1.3em; font-weight: 900 }',
+    ),
+    sound: withPages(
+      `<nav><ul class="row">${items}</ul></nav>${content}`,
+      '.row { display: flex; gap: 1rem; list-style: none } a:hover { text-decoration: none; background: #eee }',
+    ),
   },
   {
     rule: 'tabs-without-arrows',
@@ -84,7 +115,11 @@ export const widgetTwins: readonly SiteTwins[] = [
   {
     rule: 'tab-does-nothing',
     style: 'a state that stays on the first tab',
-    broken: withPages(tablist(`tabs.forEach((tab, at) => tab.addEventListener('click', () => { panels.forEach((panel, other) => { panel.hidden = other !== at; }); }));${byArrows}`)),
+    broken: withPages(
+      tablist(
+        `tabs.forEach((tab, at) => tab.addEventListener('click', () => { panels.forEach((panel, other) => { panel.hidden = other !== at; }); }));${byArrows}`,
+      ),
+    ),
     sound: withPages(tablist(byMouse + byArrows)),
   },
   {

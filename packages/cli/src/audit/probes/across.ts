@@ -40,7 +40,8 @@ export const titlesAlike: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.2'],
-  hurts: 'Everybody with several tabs or a long history, and people who listen to the page: its title is the first thing they hear.',
+  hurts:
+    'Everybody with several tabs or a long history, and people who listen to the page: its title is the first thing they hear.',
   fix: 'Begin the title with what the page is, and end it with whose.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled',
 };
@@ -56,7 +57,13 @@ export const markMovesRow: Probe = {
   standard: 'CSS Basic User Interface 4, section 3 (outline)',
 };
 
-export const acrossProbes: readonly Probe[] = [menuOrderDiffers, namesDiffer, narrowMenuLacks, titlesAlike, markMovesRow];
+export const acrossProbes: readonly Probe[] = [
+  menuOrderDiffers,
+  namesDiffer,
+  narrowMenuLacks,
+  titlesAlike,
+  markMovesRow,
+];
 
 /** What is told of one page, in comparison with others. */
 export interface Difference {
@@ -194,6 +201,11 @@ function firstLinks({ links }: FoundMenu): ReadonlyMap<string, FoundLink> {
 
 /** A word for the current page, or a number that changes, is no other name. */
 function isSameName(one: string, other: string): boolean {
-  const [a, b] = [one, other].map((label) => label.toLowerCase().replaceAll(/[\d\s\p{Punctuation}]+/gu, ' ').trim());
+  const [a, b] = [one, other].map((label) =>
+    label
+      .toLowerCase()
+      .replaceAll(/[\d\s\p{Punctuation}]+/gu, ' ')
+      .trim(),
+  );
   return a === b || (a ?? '').includes(b ?? '') || (b ?? '').includes(a ?? '');
 }

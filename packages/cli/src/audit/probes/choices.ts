@@ -7,7 +7,8 @@ export const choiceLeaves: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.2.2'],
-  hurts: 'People who use the keyboard: the first press of an arrow takes them to the next page of the list, wanted or not.',
+  hurts:
+    'People who use the keyboard: the first press of an arrow takes them to the next page of the list, wanted or not.',
   fix: 'Put a button beside the list that goes there, or make it a menu of links.',
   standard: 'WCAG 2.2, 3.2.2 On Input, failure F37',
 };

@@ -7,7 +7,8 @@ export const menuBesideWindow: Probe = {
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.10'],
-  hurts: 'Everybody with a narrow window, and people who enlarge the page: they miss these links, or move the page to and fro.',
+  hurts:
+    'Everybody with a narrow window, and people who enlarge the page: they miss these links, or move the page to and fro.',
   fix: 'Let the menu wrap, scroll by itself, or become a toggle where there is no room.',
   standard: 'WCAG 2.2, 1.4.10 Reflow',
 };
@@ -133,7 +134,12 @@ async function tellSpaced(used: UsedPage, known: ReadonlySet<string>): Promise<v
   await used.call('rest');
   const broken = [...(await used.call('cutLabels')), ...(await used.call('overlaps'))];
   const lost = (await used.call('sticksOut')).filter(({ how }) => how === 'lost');
-  await tellAll(used, spacedTextBreaks, [...broken, ...lost].filter(({ selector }) => !known.has(selector)), 'text spacing');
+  await tellAll(
+    used,
+    spacedTextBreaks,
+    [...broken, ...lost].filter(({ selector }) => !known.has(selector)),
+    'text spacing',
+  );
   await used.reload();
 }
 
@@ -145,7 +151,10 @@ async function tellLarge(used: UsedPage, known: ReadonlySet<string>): Promise<vo
   const lost = (await used.call('sticksOut')).filter(({ how }) => how === 'lost');
   const fresh = [...broken, ...lost].filter(({ selector }) => !known.has(selector));
   // Without what was written into them for this.
-  const places = fresh.map(({ selector, html }) => ({ selector, html: html.replaceAll(/ style="font-size: [^"]*"/gu, '') }));
+  const places = fresh.map(({ selector, html }) => ({
+    selector,
+    html: html.replaceAll(/ style="font-size: [^"]*"/gu, ''),
+  }));
   await tellAll(used, largeTextBreaks, places, 'text at 200 %');
   await used.reload();
 }

@@ -43,11 +43,21 @@ export async function lookAtIndicators(used: UsedPage, stops: readonly FocusStop
   const known = new Set<string>();
   let count = 0;
   for (const [index, stop] of stops.entries()) {
-    if (!stop.isInMenu || !stop.seen || stop.isFrame || known.has(stop.kind) || !used.options.isNew(`sign ${stop.kind}`)) continue;
+    if (
+      !stop.isInMenu ||
+      !stop.seen ||
+      stop.isFrame ||
+      known.has(stop.kind) ||
+      !used.options.isNew(`sign ${stop.kind}`)
+    )
+      continue;
     known.add(stop.kind);
     count += 1;
     if (count > mostKinds) {
-      used.leaveOut(focusNotShown, `The page has more than ${mostKinds} kinds of links and buttons; the others are not looked at.`);
+      used.leaveOut(
+        focusNotShown,
+        `The page has more than ${mostKinds} kinds of links and buttons; the others are not looked at.`,
+      );
       return;
     }
     await lookAt(used, stop, stops[index - 1]);

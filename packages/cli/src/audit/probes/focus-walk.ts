@@ -172,15 +172,22 @@ async function tellTrap(used: UsedPage, stop: FocusStop, key: 'Tab' | 'Shift+Tab
     if (seen.has(now.number) && seen.size > 0 && step > seen.size + 2) break;
     seen.add(now.number);
   }
-  await used.tell(focusTrapped, stop, { state: 'focus', message: `${key} goes round ${seen.size === 1 ? 'on the spot' : `between ${seen.size} places`}.` });
+  await used.tell(focusTrapped, stop, {
+    state: 'focus',
+    message: `${key} goes round ${seen.size === 1 ? 'on the spot' : `between ${seen.size} places`}.`,
+  });
 }
 
 async function tellUnreached(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
   if (!used.isWanted(notByKeyboard)) return;
-  const missed = await used.call('unreached', stops.map(({ number }) => number));
+  const missed = await used.call(
+    'unreached',
+    stops.map(({ number }) => number),
+  );
   for (const { selector, html, isControl, isListening } of missed.slice(0, 12)) {
     // A button may be left out because another one does the same; a link is the only one to its page.
-    if (isControl) await used.tell(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
+    if (isControl)
+      await used.tell(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
     else if (isListening && (await doesSomething(used, selector))) {
       await used.reload();
       await used.tell(notByKeyboard, { selector, html }, { state: 'pressed' });

@@ -8,7 +8,8 @@ export const hoverOnly: Probe = {
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who use the keyboard, and everybody with a finger in place of a mouse: for them these links are not there.',
+  hurts:
+    'People who use the keyboard, and everybody with a finger in place of a mouse: for them these links are not there.',
   fix: 'Open the panel by a button, and by hovering too if you like; or show it while focus is within (:focus-within).',
   standard: 'WCAG 2.2, 2.1.1 Keyboard; ARIA Authoring Practices, disclosure navigation',
 };

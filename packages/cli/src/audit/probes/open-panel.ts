@@ -102,7 +102,10 @@ async function tellScrolling(used: UsedPage, panel: OpenPanel): Promise<void> {
   const { box } = panel;
   const size = used.page.viewportSize();
   if (!size) return;
-  const at = [(Math.max(0, box.left) + Math.min(size.width, box.right)) / 2, Math.min(size.height, box.bottom) - 8] as const;
+  const at = [
+    (Math.max(0, box.left) + Math.min(size.width, box.right)) / 2,
+    Math.min(size.height, box.bottom) - 8,
+  ] as const;
   const scrolled = () => used.page.evaluate(() => document.scrollingElement?.scrollTop ?? 0);
   const before = await scrolled();
   await used.page.mouse.move(...at);

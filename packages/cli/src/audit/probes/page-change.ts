@@ -161,9 +161,15 @@ async function goBack(
   await used.call('settle');
   const back = await used.call('snapshot', link.selector);
   if (isOtherAddress(back.url, before.url)) {
-    await used.tell(backDoesNothing, link, { state: 'after Back', message: `It came to ${new URL(back.url).pathname}.` });
+    await used.tell(backDoesNothing, link, {
+      state: 'after Back',
+      message: `It came to ${new URL(back.url).pathname}.`,
+    });
   } else if (back.content !== before.content) {
-    await used.tell(backDoesNothing, link, { state: 'after Back', message: 'The address is the old one, and the page is not.' });
+    await used.tell(backDoesNothing, link, {
+      state: 'after Back',
+      message: 'The address is the old one, and the page is not.',
+    });
   }
 }
 
@@ -174,7 +180,10 @@ async function loadAnew(
 ): Promise<void> {
   const { status } = await used.options.window.load(after.url);
   if (status >= 400) {
-    await used.tell(reloadLosesPage, link, { state: 'after a reload', message: `${new URL(after.url).pathname} answers with status ${status}.` });
+    await used.tell(reloadLosesPage, link, {
+      state: 'after a reload',
+      message: `${new URL(after.url).pathname} answers with status ${status}.`,
+    });
     return;
   }
   const again = await used.call('snapshot', link.selector);

@@ -71,7 +71,7 @@ export function* againstSite(site: Site, report: PageReport, page: string, width
   const { origin } = new URL(page);
   const position = locate(site, new URL(page));
   if (position.status === 'unknown') return;
-  if (position.status === 'exact' && position.entry && position.entry.records === null) {
+  if (position.status === 'exact' && position.entry?.records === null) {
     const expected = titleOf(site, position, report.title);
     const place = { selector: 'head > title', html: `<title>${report.title}</title>` };
     const message = `It is “${report.title}”; the site file says “${expected}”.`;
@@ -100,11 +100,14 @@ export function* againstSite(site: Site, report: PageReport, page: string, width
 }
 
 /** The addresses of the pages that a site file names, as far as they are to be written without records. */
-export function pagesOf(site: Site): readonly { readonly id: string; readonly path: string; readonly isListed: boolean }[] {
+export function pagesOf(
+  site: Site,
+): readonly { readonly id: string; readonly path: string; readonly isListed: boolean }[] {
   const listed = JSON.stringify(site.definition.menus ?? {});
   return [...everyEntry(site.entries)].flatMap((entry) => {
     const isOpen = mayAccess(entry, []);
-    const path = entry.outside || entry.planned || isOpen !== true || entry.paramNames.length > 0 ? null : hrefOf(site, entry);
+    const path =
+      entry.outside || entry.planned || isOpen !== true || entry.paramNames.length > 0 ? null : hrefOf(site, entry);
     return path === null ? [] : [{ id: entry.id, path, isListed: listed.includes(JSON.stringify(entry.id)) }];
   });
 }

@@ -126,7 +126,8 @@ async function attempt(used: UsedPage): Promise<void> {
     await press(used, toggle);
   }
   const left = fresh.length - chosen.length;
-  if (left > 0) used.leaveOut(toggleDoesNothing, `${left} more buttons of this page, most of them like others, are not tried.`);
+  if (left > 0)
+    used.leaveOut(toggleDoesNothing, `${left} more buttons of this page, most of them like others, are not tried.`);
 }
 
 /** Presses it by mouse; then, where that opened something, looks at that, closes it, and does the same by other means. */
@@ -230,7 +231,8 @@ async function close(
   if (!isOpen || !isFloating) return;
   await page.mouse.click(2, (page.viewportSize()?.height ?? 800) - 2);
   await used.call('rest').catch(() => undefined);
-  if (await used.call('isStillOpen', shown).catch(() => false)) await used.tell(toggleStaysOpen, toggle, { state: 'open' });
+  if (await used.call('isStillOpen', shown).catch(() => false))
+    await used.tell(toggleStaysOpen, toggle, { state: 'open' });
 }
 
 async function byKeys(used: UsedPage, toggle: FoundToggle): Promise<void> {
@@ -238,13 +240,11 @@ async function byKeys(used: UsedPage, toggle: FoundToggle): Promise<void> {
   const works: boolean[] = [];
   for (const key of ['Enter', 'Space']) {
     await used.reload();
-    let isFocused = false;
     const byKey = await used.whatHappens(toggle.selector, async () => {
-      isFocused = await used.call('focusOn', toggle.selector);
-      if (isFocused) await used.page.keyboard.press(key);
+      // Focus alone may open it.
+      if (await used.call('focusOn', toggle.selector)) await used.page.keyboard.press(key);
     });
-    // Focus alone may have opened it.
-    works.push(byKey !== null && (byKey.left || byKey.shown.length > 0 || (isFocused && byKey.acted)));
+    works.push(byKey !== null && (byKey.left || byKey.shown.length > 0 || byKey.acted));
   }
   const [enter = false, space = false] = works;
   if (!enter && !space) await used.tell(toggleMouseOnly, toggle, { state: 'pressed' });

@@ -5,9 +5,12 @@ import { toJUnit } from './junit-report.ts';
 import { toSarif } from './sarif-report.ts';
 import { toText } from './text-report.ts';
 
-
 /** The report in one of its formats. What comes from the pages is data in each of them. */
-export function writeReport(report: AuditReport, format: AuditFormat, pictures: Pick<Findings, 'pictureOf'> | null = null): string {
+export function writeReport(
+  report: AuditReport,
+  format: AuditFormat,
+  pictures: Pick<Findings, 'pictureOf'> | null = null,
+): string {
   const writers: Readonly<Record<AuditFormat, () => string>> = {
     text: () => toText(report),
     json: () => JSON.stringify(report, null, 2),

@@ -39,7 +39,11 @@ export function movements(): readonly string[] {
     if (!menus.some((menu) => menu.contains(target) || target.contains(menu))) return [];
     const duration = effect.getComputedTiming().duration;
     const isShort = typeof duration !== 'number' || duration < 100;
-    const carries = effect.getKeyframes().some((frame) => ['transform', 'translate', 'left', 'top', 'width', 'height', 'maxHeight'].some((name) => name in frame));
+    const carries = effect
+      .getKeyframes()
+      .some((frame) =>
+        ['transform', 'translate', 'left', 'top', 'width', 'height', 'maxHeight'].some((name) => name in frame),
+      );
     return isShort || !carries ? [] : [target.localName];
   });
 }

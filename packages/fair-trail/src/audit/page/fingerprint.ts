@@ -16,7 +16,7 @@ export function fingerprintOf(menu: Element): string {
 export function likenessOf(menu: Element): string {
   const parts = new Set<string>();
   for (const element of [...menu.querySelectorAll('*')].slice(0, mostParts)) {
-    parts.add(`${element.localName}.${element.className.toString()}`);
+    parts.add(`${element.localName}.${element.getAttribute('class') ?? ''}`);
   }
   return [menu.localName, menu.id, menu.className, menu.getAttribute('aria-label'), ...[...parts].toSorted()].join(' ');
 }

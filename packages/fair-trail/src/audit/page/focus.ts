@@ -4,7 +4,7 @@ import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
 import { isExposed, isSeen, isShown, parentOf, seenBox, type Box } from '../visible.ts';
 import { activeElement, elementAt, elementOn, numberOf } from './elements.ts';
-import { hearsPresses } from './heard.ts';
+import { hearsPresses, looksPressable } from './heard.ts';
 
 let navigations: readonly Element[] | null = null;
 
@@ -161,7 +161,9 @@ export function unreached(stops: readonly number[]): readonly Unreached[] {
   );
   return all
     .filter((element) => !reached.has(numberOf(element)) && isExposed(element))
-    .filter((element) => element.closest(composite) === null && element.closest(':disabled, [aria-disabled="true"]') === null)
+    .filter(
+      (element) => element.closest(composite) === null && element.closest(':disabled, [aria-disabled="true"]') === null,
+    )
     .flatMap((element) => {
       const address = element.getAttribute('href');
       // A picture beside its words may well be no stop of its own.
@@ -184,11 +186,4 @@ function isPressable(element: Element): boolean {
   const isPlain = !element.matches(control) && element.querySelector(control) === null;
   const around = element.parentElement?.closest(control);
   return isPlain && !around && (element.textContent.trim() !== '' || element.querySelector('svg, img') !== null);
-}
-
-/** The hand, which stylesheets draw over what can be pressed, where it begins. */
-function looksPressable(element: Element): boolean {
-  const { parentElement } = element;
-  const isHand = getComputedStyle(element).cursor === 'pointer';
-  return isHand && parentElement !== null && getComputedStyle(parentElement).cursor !== 'pointer';
 }

@@ -2,9 +2,11 @@
 const heard = new WeakMap<EventTarget, Set<string>>();
 window.fairTrailHeard = heard;
 const add = Reflect.get(EventTarget.prototype, 'addEventListener');
-EventTarget.prototype.addEventListener = function (type, ...rest) {
-  const types = heard.get(this ?? window) ?? new Set<string>();
-  heard.set(this ?? window, types.add(type));
-  return add.call(this, type, ...rest);
+EventTarget.prototype.addEventListener = function (this: EventTarget | undefined, type, ...rest) {
+  // Called without an object, it is the window's.
+  const target = this ?? window;
+  const types = heard.get(target) ?? new Set<string>();
+  heard.set(target, types.add(type));
+  add.call(target, type, ...rest);
 };
 export {};

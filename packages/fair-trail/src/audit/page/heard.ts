@@ -11,3 +11,10 @@ export function hearsPresses(element: Element): boolean {
   const heard = window.fairTrailHeard?.get(element);
   return element.hasAttribute('onclick') || presses.some((type) => heard?.has(type));
 }
+
+/** The hand, which stylesheets draw over what can be pressed, where it begins. */
+export function looksPressable(element: Element): boolean {
+  const { parentElement } = element;
+  const isHand = getComputedStyle(element).cursor === 'pointer';
+  return isHand && parentElement !== null && getComputedStyle(parentElement).cursor !== 'pointer';
+}

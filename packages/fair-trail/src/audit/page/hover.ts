@@ -41,7 +41,7 @@ export function hoverTriggers(navigations: readonly Element[]): readonly HoverTr
         fingerprint: `hover ${fingerprintOf(menu)} ${label.textContent}`,
         hasToggle: item.querySelector('[aria-expanded], summary, [popovertarget]') !== null,
         focusable: inItem && selectorOf(inItem),
-        isLink: inItem !== null && inItem.matches('a[href]:not([href="#"]):not([href=""]):not([href^="javascript:"])'),
+        isLink: inItem?.matches('a[href]:not([href="#"]):not([href=""]):not([href^="javascript:"])') ?? false,
       };
     });
   });

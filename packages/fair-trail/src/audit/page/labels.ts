@@ -41,9 +41,11 @@ function wordsIn(element: Element): readonly Box[] {
 /** Cut down to nothing on purpose. */
 function isForEars(element: Element, top: Element): boolean {
   for (let at: Element | null = element; at; at = at === top ? null : at.parentElement) {
-    const { clip, clipPath, position } = getComputedStyle(at);
+    const style = getComputedStyle(at);
+    // Old pages cut by `clip`, which no longer has a name of its own here.
+    const isClipped = style.getPropertyValue('clip') !== 'auto' || style.clipPath !== 'none';
     const { width, height } = at.getBoundingClientRect();
-    if ((position === 'absolute' && (clip !== 'auto' || clipPath !== 'none')) || (width <= 1 && height <= 1)) return true;
+    if ((style.position === 'absolute' && isClipped) || (width <= 1 && height <= 1)) return true;
   }
   return false;
 }
@@ -121,7 +123,8 @@ export function sticksOut(): readonly (Drawn & { readonly how: 'scrolls' | 'lost
     return links.flatMap((link) => {
       const boxes = wordsIn(link);
       const { left, right } = link.getBoundingClientRect();
-      const isCutAtEnd = right > innerWidth + 4 && (boxes.length === 0 || boxes.some((box) => box.right > innerWidth + 2));
+      const isCutAtEnd =
+        right > innerWidth + 4 && (boxes.length === 0 || boxes.some((box) => box.right > innerWidth + 2));
       const isCutAtStart = left < -4 && (boxes.length === 0 || boxes.some((box) => box.left < -2));
       if (!isCutAtEnd && !isCutAtStart) return [];
       const how = isCutAtEnd && scrolls ? ('scrolls' as const) : ('lost' as const);

@@ -38,7 +38,8 @@ export function panelOf(selector: string, shown: readonly number[]): OpenPanel |
   const panel = commonAncestor(elements, toggle);
   if (!panel) return null;
   const { left, top, right, bottom } = panel.getBoundingClientRect();
-  const dialog = panel.closest('dialog[open], [role="dialog"], [aria-modal="true"]') ?? panel.querySelector('[aria-modal="true"]');
+  const dialog =
+    panel.closest('dialog[open], [role="dialog"], [aria-modal="true"]') ?? panel.querySelector('[aria-modal="true"]');
   const share = (Math.min(right, innerWidth) - Math.max(left, 0)) * (Math.min(bottom, innerHeight) - Math.max(top, 0));
   const isFloating = placedAround(panel);
   const links = elements.filter((element) => element.matches('a[href]')) as HTMLAnchorElement[];
@@ -46,12 +47,15 @@ export function panelOf(selector: string, shown: readonly number[]): OpenPanel |
     selector: selectorOf(panel),
     html: tagOf(panel),
     box: { left, top, right, bottom },
-    isOverlay: dialog?.getAttribute('aria-modal') === 'true' || (isFloating && share > overlayShare * innerWidth * innerHeight),
+    isOverlay:
+      dialog?.getAttribute('aria-modal') === 'true' || (isFloating && share > overlayShare * innerWidth * innerHeight),
     isDialog: dialog !== null,
     isFloating,
     hidesContent: isFloating && liesOnContent(panel),
     addresses: links.map((link) => link.href),
-    lost: elements.filter((element) => isLost(element, panel)).map((element) => ({ selector: selectorOf(element), html: tagOf(element) })),
+    lost: elements
+      .filter((element) => isLost(element, panel))
+      .map((element) => ({ selector: selectorOf(element), html: tagOf(element) })),
     hasFocus: holds(panel, document.activeElement ?? document.body) && document.activeElement !== document.body,
     target: middleOf(elements[Math.floor(elements.length / 2)]),
   };
@@ -69,7 +73,8 @@ function commonAncestor(elements: readonly Element[], toggle: Element | null): E
   while (common && !elements.every((element) => common && holds(common, element))) common = parentOf(common);
   // Wider, as long as it is of this panel alone.
   for (let at = common && parentOf(common); at && common; at = parentOf(at)) {
-    const isMore = (toggle && holds(at, toggle)) || at === document.body || at.matches('main, header, footer');
+    const holdsToggle = toggle !== null && holds(at, toggle);
+    const isMore = holdsToggle || at === document.body || at.matches('main, header, footer');
     const others = deepElements(at, usable).filter((element) => isSeen(element) && !elements.includes(element));
     if (isMore || others.length > 0) break;
     common = at;
@@ -112,7 +117,12 @@ function isLost(element: Element, panel: Element): boolean {
   for (let at: Element | null = element; at; at = parentOf(at)) {
     const style = getComputedStyle(at);
     const scrolls = (overflow: string) => overflow === 'auto' || overflow === 'scroll';
-    if (at !== document.documentElement && at !== document.body && (scrolls(style.overflowY) || scrolls(style.overflowX))) return false;
+    if (
+      at !== document.documentElement &&
+      at !== document.body &&
+      (scrolls(style.overflowY) || scrolls(style.overflowX))
+    )
+      return false;
     isFixed ||= style.position === 'fixed';
     if (at === panel) break;
   }

@@ -12,7 +12,8 @@ export interface SkipLink {
 }
 
 /** What they are called, in the languages we know. */
-const names = /\b(?:skip|jump|go) (?:to|over|past|navigation)|skip\b|zum inhalt|springen|aller au contenu|saltar|ir al contenido/iu;
+const names =
+  /\b(?:skip|jump|go) (?:to|over|past|navigation)|skip\b|zum inhalt|springen|aller au contenu|saltar|ir al contenido/iu;
 
 /** Links that say they skip something, at the beginning of the page, and lead to a place that is there. */
 export function skipLinks(document: Document): readonly SkipLink[] {

@@ -58,7 +58,8 @@ export function watch(): void {
 /** More of one page are not compared. */
 const mostElements = 3000;
 
-export const usable = 'a[href], button, summary, input, select, [role="button"], [role="link"], [role^="menuitem"], [role="tab"]';
+export const usable =
+  'a[href], button, summary, input, select, [role="button"], [role="link"], [role^="menuitem"], [role="tab"]';
 
 export function snapshot(selector: string): PageSnapshot {
   const toggle = elementAt(selector);

@@ -3,9 +3,9 @@ import { deepElements, linksIn } from '../deep-elements.ts';
 import { holds } from '../navigations.ts';
 import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen } from '../visible.ts';
+import { isOnPage, isSeen } from '../visible.ts';
 import { fingerprintOf, likenessOf } from './fingerprint.ts';
-import { hearsPresses } from './heard.ts';
+import { hearsPresses, looksPressable } from './heard.ts';
 import { expandedOf } from './snapshot.ts';
 
 export interface FoundToggle {
@@ -35,7 +35,7 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
   const around = (element: Element) => navigations.find((navigation) => holds(navigation, element));
   const isNear = (element: Element) =>
     around(element) !== undefined || element.closest('header, [role="banner"]') !== null;
-  const hasUnseen = navigations.some((navigation) => linksIn(navigation).some((link) => !isSeen(link)));
+  const hasUnseen = navigations.some((navigation) => linksIn(navigation).some((link) => !isOnPage(link)));
   const kindOf = (element: HTMLElement): FoundToggle['kind'] | null => {
     if (element.matches(told)) return 'told';
     const isButton = roleOf(element) === 'button' || /^(?:#|javascript:.*)$/iu.test(element.getAttribute('href') ?? '');
@@ -45,7 +45,9 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
       return isMeant && hasUnseen ? 'named' : 'plain';
     }
     const isBare = !element.matches('a[href], button, input, select, textarea, label, option');
-    return isBare && isNear(element) && hearsPresses(element) && !holdsControls(element) ? 'bare' : null;
+    return isBare && isNear(element) && (hearsPresses(element) || looksPressable(element)) && !holdsControls(element)
+      ? 'bare'
+      : null;
   };
   return deepElements(document, '*')
     .flatMap((element) => {

@@ -13,7 +13,7 @@ export const breadcrumbElsewhere: Rule = {
   fix: 'End them with this page, or with the page right above it.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern; WCAG 2.2, 2.4.8 (AAA)',
   check: function* ({ document, url }: PageContext): Iterable<Fault> {
-    for (const { element, items } of breadcrumbTrails(document)) {
+    for (const { element, items } of breadcrumbTrails(document, url)) {
       const last = items.at(-1);
       if (!last) continue;
       // A link that is not marked as this page leads to the page above it.
@@ -41,8 +41,8 @@ export const breadcrumbTwice: Rule = {
   hurts: 'Everybody who wants to go up one step: two of the steps are one.',
   fix: 'Name each page above this one once.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern: links to the parent pages in hierarchical order',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
-    for (const { items } of breadcrumbTrails(document)) {
+  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+    for (const { items } of breadcrumbTrails(document, url)) {
       const known = new Map<string, string>();
       for (const { link, place, label } of items) {
         if (!link || !place) continue;
@@ -66,7 +66,7 @@ export const breadcrumbUnmarked: Rule = {
   fix: 'Set aria-current="page" on it.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern',
   check: function* ({ document, url }: PageContext): Iterable<Fault> {
-    for (const { items } of breadcrumbTrails(document)) {
+    for (const { items } of breadcrumbTrails(document, url)) {
       const last = items.at(-1);
       if (last?.link && last.place && isSamePage(last.place, url) && !last.isCurrent) yield { element: last.link };
     }
@@ -82,8 +82,8 @@ export const breadcrumbDataDiffers: Rule = {
   hurts: 'People who search: they are shown a way to this page that is not the way on it.',
   fix: 'Write both from one list.',
   standard: 'schema.org, BreadcrumbList',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
-    const [trail] = breadcrumbTrails(document);
+  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+    const [trail] = breadcrumbTrails(document, url);
     const names = toldNames(document);
     if (!trail || names === null) return;
     const shown = trail.items.map(({ label }) => wordsOf(label).join(' '));
@@ -135,4 +135,3 @@ function readJson(text: string): unknown {
     return null;
   }
 }
-

@@ -7,7 +7,8 @@ import { resolved } from './places.ts';
 import { isSamePage } from './same-page.ts';
 
 /** A class by which stylesheets mark where we are. */
-const markingClass = /^(?:(?:is|nav|menu|link|item|tab)[-_]+)?(?:active|current|selected|here)(?:[-_]+(?:page|item|link))?$/iu;
+const markingClass =
+  /^(?:(?:is|nav|menu|link|item|tab)[-_]+)?(?:active|current|selected|here)(?:[-_]+(?:page|item|link))?$/iu;
 
 interface Menu {
   readonly links: readonly HTMLAnchorElement[];
@@ -39,7 +40,7 @@ function isMarked(link: Element): boolean {
 
 function classMarked(link: Element): boolean {
   const item = link.closest('li');
-  const alone = item && item.querySelectorAll('a').length === 1 ? [...item.classList] : [];
+  const alone = item?.querySelectorAll('a').length === 1 ? [...item.classList] : [];
   return [...link.classList, ...alone].some((name) => markingClass.test(name));
 }
 

@@ -18,7 +18,9 @@ export const placeholderLink: Rule = {
   fix: 'Give it the address of its page. Where it opens something, make it a button.',
   standard: 'HTML standard, section 4.6.1 (links); WCAG 2.2, 4.1.2 for what is no link',
   check: function* ({ document, links }: PageContext): Iterable<Fault> {
-    const titles = [document.title, document.querySelector('h1')?.textContent ?? ''].map((text) => wordsOf(text).join(' '));
+    const titles = [document.title, document.querySelector('h1')?.textContent ?? ''].map((text) =>
+      wordsOf(text).join(' '),
+    );
     for (const link of links) {
       const href = (link.getAttribute('href') ?? '').trim();
       // In a table of contents, the page's own title leads to its top.
@@ -66,7 +68,8 @@ export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
   try {
     const { ownerDocument: document } = link;
     // A base of the document's own counts, and no address that the caller knows better does.
-    return new URL(href.trim(), document.baseURI === document.URL ? url : document.baseURI);
+    const hasBase = document.baseURI !== document.URL && document.querySelector('base[href]') !== null;
+    return new URL(href.trim(), hasBase ? document.baseURI : url);
   } catch {
     return null;
   }

@@ -111,7 +111,8 @@ export const tabThatLeaves: Rule = {
     for (const tab of deepElements(document, 'a[href][role~="tab"]')) {
       const { href } = tab as HTMLAnchorElement;
       const isElsewhere = URL.canParse(href) && new URL(href).pathname !== url.pathname;
-      if (isElsewhere && roleOf(tab) === 'tab' && isExposed(tab) && controlled(tab).length === 0) yield { element: tab };
+      if (isElsewhere && roleOf(tab) === 'tab' && isExposed(tab) && controlled(tab).length === 0)
+        yield { element: tab };
     }
   },
 };
