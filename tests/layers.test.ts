@@ -12,7 +12,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
   'fair-trail/src/audit': ['fair-trail/src/core'],
   'fair-trail/src/sheet': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/react', 'react', 'react-dom'],
-  'fair-trail/src/testing': ['fair-trail/src/core', 'vitest'],
+  'fair-trail/src/testing': ['fair-trail/src/core', 'fair-trail/src/audit', 'vitest'],
   cli: [
     'fair-trail/src/core',
     'fair-trail/src/audit',
@@ -24,6 +24,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'parse5',
     'picocolors',
     'playwright-core',
+    'pngjs',
     'saxes',
     'sirv',
     'string-width',

@@ -1,12 +1,17 @@
 import { createRequire } from 'node:module';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import path from 'node:path';
+import { defineSite } from 'fair-trail';
 import Draft04 from 'ajv-draft-04';
 import addFormats from 'ajv-formats';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { Browser } from 'playwright-core';
 import type { AuditReport } from '../audit/audit-report.ts';
 import { isHarmful } from '../audit/harmful.ts';
+import { merged } from '../audit/merge-reports.ts';
+import { siteProbes } from '../audit/probes/site-map.ts';
 import { toggles } from '../audit/probes/toggles.ts';
 import { runAudit, type AuditSettings } from '../audit/run-audit.ts';
 import { openBrowser } from '../browser/open-browser.ts';
@@ -23,6 +28,7 @@ let server: Server;
 let origin: string;
 const asked: string[] = [];
 const pages: Record<string, string> = {};
+const redirects: Record<string, string> = {};
 
 beforeAll(async () => {
   browser = await openBrowser();
@@ -32,6 +38,7 @@ beforeAll(async () => {
     const page = pages[pathname];
     if (pathname === '/for-ever') response.writeHead(302, { Location: '/for-ever' }).end();
     else if (pathname === '/hangs') return;
+    else if (redirects[pathname] !== undefined) response.writeHead(302, { Location: redirects[pathname] }).end();
     else if (page === undefined) response.writeHead(404, { 'Content-Type': 'text/html' }).end('<title>None</title>');
     else response.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8' }).end(page);
   });
@@ -133,8 +140,8 @@ test('a shared header is told once, with all its pages, and a link that is dead 
   );
   expect(report.pages.map(({ url }) => new URL(url).pathname)).toEqual(['/', '/b']);
   expect(report.findings).toMatchObject([
-    { rule: 'link-without-name', pages: [`${origin}/`, `${origin}/b`], width: 320, html: '<a href="/gone"></a>' },
     { rule: 'dead-link', pages: [`${origin}/`] },
+    { rule: 'link-without-name', pages: [`${origin}/`, `${origin}/b`], width: 320, html: '<a href="/gone"></a>' },
   ]);
   expect(report.notChecked).toMatchObject([{ rule: '*', reason: 'The page answers with status 404.' }]);
 });
@@ -158,6 +165,123 @@ test('nothing leaves the origin, and nothing is sent', async () => {
   // Its script was not loaded, so what it may have done is not held against it.
   expect(report.notChecked.map(({ rule }) => rule)).toContain('toggle-does-nothing');
   expect(rulesIn(report)).not.toContain('toggle-does-nothing');
+});
+
+test('a redirect to another origin is not followed, nor is a frame, a style or a worker of one', async () => {
+  const other = createServer((request, response) => {
+    asked.push(`other ${request.url ?? ''}`);
+    response.end();
+  });
+  await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
+  const elsewhere = `http://127.0.0.1:${(other.address() as AddressInfo).port}`;
+  redirects['/away'] = `${elsewhere}/redirected`;
+  const body = `<link rel="stylesheet" href="${elsewhere}/style.css"><iframe src="${elsewhere}/frame"></iframe><img src="/away">
+    <nav><a href="/away">Away</a><a href="/">Today</a></nav><form id="f" method="post" action="/save"><button>Go</button></form>
+    <script>navigator.sendBeacon('${elsewhere}/beacon'); new Worker(URL.createObjectURL(new Blob(["fetch('${elsewhere}/worker')"])));
+    document.getElementById('f').submit();</script>`;
+  const report = await auditOf({ '/': document(body) }, { only: ['dead-link', 'focus-on-unseen'] });
+  other.closeAllConnections();
+  other.close();
+  Reflect.deleteProperty(redirects, '/away');
+  expect(asked.filter((request) => !request.startsWith('GET /'))).toEqual([]);
+  expect(asked).toContain('GET /away');
+  expect(rulesIn(report)).toEqual([]);
+});
+
+test('a page that hangs, one that crashes and one with very many links are told, and the others are audited', async () => {
+  const links = '<nav><a href="/hanging">A</a><a href="/crash">B</a><a href="/many">C</a><a href="/b">D</a></nav>';
+  const report = await auditOf(
+    {
+      '/': document(links),
+      '/hanging': document('<script>addEventListener("load", () => setTimeout(() => { for (;;); }))</script>'),
+      '/crash': document('<script>location.href = "chrome://crash"</script>'),
+      '/many': document(`<nav><ul>${'<li><a href="/b?x">Many</a></li>'.repeat(60_000)}</ul></nav>`),
+      '/b': document('<nav><a href="/"></a></nav>'),
+    },
+    { only: ['link-without-name'] },
+  );
+  expect(report.notChecked.find(({ pages: on }) => on.includes(`${origin}/hanging`))?.reason).toContain('hangs');
+  expect(report.notChecked.find(({ pages: on }) => on.includes(`${origin}/many`))?.reason).toContain('60000 links');
+  expect(report.pages.map(({ url }) => new URL(url).pathname)).toContain('/b');
+  expect(rulesIn(report)).toContain('link-without-name');
+});
+
+test('shards share the pages out, and together find what one run finds', async () => {
+  const menu = '<nav><a href="/">A</a><a href="/b">B</a><a href="/c">C</a><a href="/d">D</a></nav>';
+  const site = Object.fromEntries(
+    ['/', '/b', '/c', '/d'].map((path) => [path, document(`${menu}<nav><a href="${path}#"></a></nav>`)]),
+  );
+  const only = ['link-without-name'];
+  const whole = await auditOf(site, { only });
+  const shards = [
+    await auditOf(site, { only, shard: { index: 1, count: 2 } }),
+    await auditOf(site, { only, shard: { index: 2, count: 2 } }),
+  ];
+  const urls = (report: AuditReport) => report.pages.map(({ url }) => url).toSorted();
+  expect(shards.flatMap(urls).toSorted()).toEqual(urls(whole));
+  expect(shards.every(({ pages: own }) => own.length > 0)).toBe(true);
+  const together = merged(shards);
+  const told = ({ findings }: AuditReport) => findings.map(({ rule, html }) => `${rule} ${html}`).toSorted();
+  expect(told(together)).toEqual(told(whole));
+  expect(together.summary).toEqual(whole.summary);
+});
+
+test('a site is held against its site file', async () => {
+  const site = defineSite({
+    name: 'Marram Point',
+    home: 'today',
+    title: '{label} · {site}',
+    entries: [
+      { id: 'today', label: 'Today', href: '/' },
+      { id: 'hides', label: 'Hides', href: '/hides' },
+      { id: 'tides', label: 'Tides', href: '/tides' },
+      { id: 'later', label: 'Later', href: '/later', planned: true },
+    ],
+    menus: { main: ['today', 'hides', 'tides'] },
+  });
+  const titled = (title: string, body: string) =>
+    document(body).replace('<title>Page</title>', `<title>${title}</title>`);
+  const menu = (mark: string) => `<nav><a href="/"${mark}>Today</a><a href="/hides">Hides</a></nav>`;
+  const broken = await auditOf(
+    {
+      '/': titled(
+        'Today · Marram Point',
+        menu(' aria-current="page"').replace('</nav>', '<a href="/shop">Shop</a></nav>'),
+      ),
+      '/hides': titled('Birds', menu('')),
+      '/shop': document(''),
+    },
+    { site, only: siteProbes.map(({ id }) => id) },
+  );
+  expect(rulesIn(broken).toSorted()).toEqual([
+    'site-link-unknown',
+    'site-mark-differs',
+    'site-page-missing',
+    'site-title-differs',
+  ]);
+  const sound = await auditOf(
+    {
+      '/': titled(
+        'Today · Marram Point',
+        menu(' aria-current="page"').replace('</nav>', '<a href="/tides">Tides</a></nav>'),
+      ),
+      '/hides': titled(
+        'Hides · Marram Point',
+        menu('').replace('<a href="/hides"', '<a aria-current="page" href="/hides"'),
+      ),
+      '/tides': titled('Tides · Marram Point', menu('')),
+    },
+    { site, only: siteProbes.map(({ id }) => id) },
+  );
+  expect(rulesIn(sound)).toEqual([]);
+});
+
+test('what is in a frame of the same origin is read', async () => {
+  const report = await auditOf(
+    { '/': document('<iframe src="/frame"></iframe>'), '/frame': document('<nav><a href="/x"></a></nav>') },
+    { only: ['link-without-name'] },
+  );
+  expect(report.findings).toMatchObject([{ selector: 'iframe >>> body > nav > a', state: 'rest, in a frame' }]);
 });
 
 test('one bad page does not cost the others', async () => {
@@ -243,10 +367,74 @@ describe('the command', () => {
     expect(isSarif.errors ?? []).toEqual([]);
   });
 
+  test('its report for looking is one file, shows where each is, and is itself sound', async () => {
+    const folder = site();
+    const { status } = run('audit', folder, '--widths', '800', '--format', 'html', '--out', place('report/index.html'));
+    expect(status).toBe(2);
+    mkdirSync(place('report'));
+    expect(
+      run('audit', folder, '--widths', '800', '--format', 'html', '--out', place('report/index.html')).status,
+    ).toBe(1);
+    const html = readFileSync(place('report/index.html'), 'utf8');
+    expect(html).toContain('<rect class="frame"');
+    expect(html).not.toMatch(/<script|\ssrc=|href="(?!#|data:)/u);
+    const report = await auditOf({ '/': html }, { widths: [320, 1280] });
+    expect(report.findings).toEqual([]);
+  });
+
+  test('makes one report of several, and refuses what is none', () => {
+    const folder = site();
+    for (const part of ['1/2', '2/2']) {
+      const file = place(`part-${part[0] ?? ''}.json`);
+      run(
+        'audit',
+        folder,
+        '--widths',
+        '800',
+        '--shard',
+        part,
+        '--format',
+        'json',
+        '--out',
+        file,
+        '--only',
+        'link-without-name',
+      );
+    }
+    const merge = run('audit', 'merge', place('part-1.json'), place('part-2.json'), '--format', 'json');
+    expect(merge.status).toBe(1);
+    expect((JSON.parse(merge.stdout) as AuditReport).pages).toHaveLength(3);
+    const refused = run('audit', 'merge', place('part-1.json'), write('none.json', '{"findings": 3}'));
+    expect(refused).toMatchObject({ status: 2, stdout: '' });
+    expect(refused.stderr).toContain('[not-a-report]');
+  });
+
+  test('serves a one-page app at every address', () => {
+    const folder = path.dirname(write('app/index.html', document('<nav><a href="/deep/page">Deep</a></nav>')));
+    const { stdout } = run(
+      'audit',
+      folder,
+      '--fallback',
+      'index.html',
+      '--widths',
+      '800',
+      '--only',
+      'dead-link',
+      '--format',
+      'json',
+    );
+    const { findings, pages } = JSON.parse(stdout) as AuditReport;
+    expect(findings).toEqual([]);
+    expect(pages).toHaveLength(2);
+  });
+
   test.each([
     [['/no/such/folder'], 'file-missing', 2],
     [['.', '--only', 'no-such-rule'], 'unknown-rule', 2],
     [['.', '--widths', 'wide'], 'bad-usage', 2],
+    [['.', '--shard', '3/2'], 'bad-usage', 2],
+    [['.', '--fallback', 'none.html'], 'file-missing', 2],
+    [['.', '--site', '/no/such/site.json'], 'file-missing', 2],
     [['http://127.0.0.1:9/', '--start', 'https://elsewhere.example/'], 'bad-address', 2],
     [['http://127.0.0.1:9/'], 'nothing-found', 2],
     [['.', '--browser', '/no/such/browser'], 'no-browser', 3],

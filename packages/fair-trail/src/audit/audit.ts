@@ -1,4 +1,4 @@
-import { deepElements, linksIn } from './deep-elements.ts';
+import { deepElements, linksIn, mostLinks } from './deep-elements.ts';
 import { holds, navigationsOf } from './navigations.ts';
 import type { AuditFinding, NotChecked, PageContext, Rule } from './rule.ts';
 import { rules } from './rules/index.ts';
@@ -22,9 +22,6 @@ const controls =
   'button, summary, input[type="button"], input[type="submit"], input[type="image"], [role="button"], [role="tab"], ' +
   '[role^="menuitem"], [role="switch"], [role="link"]';
 
-/** More of either are not read: a page with more is no navigation that anybody uses. */
-const mostElements = 5000;
-
 /** More places of one rule on one page are told as a number. */
 const mostPlaces = 50;
 
@@ -41,21 +38,21 @@ export function audit(document: Document, { only, skip = [], url }: AuditOptions
     one.compareDocumentPosition(other) & 4 ? -1 : 1,
   );
   const isWithin = (element: Element) => navigations.some((navigation) => holds(navigation, element));
-  const allLinks = linksIn(document);
+  const allLinks = deepElements(document, 'a[href]');
   const allControls = deepElements(document, controls);
   const page: PageContext = {
     document,
     url: new URL(url ?? document.URL),
     navigations,
-    links: allLinks.slice(0, mostElements).filter(isWithin),
+    links: linksIn(document).filter(isWithin),
     controls: allControls
-      .slice(0, mostElements)
+      .slice(0, mostLinks)
       .filter((control) => isWithin(control) || control.closest('header, [role="banner"]') !== null),
   };
   const findings: AuditFinding[] = [];
   const notChecked: NotChecked[] = [];
-  if (allLinks.length > mostElements || allControls.length > mostElements) {
-    const reason = `The page has ${allLinks.length} links and ${allControls.length} controls; the first ${mostElements} of each are read.`;
+  if (allLinks.length > mostLinks || allControls.length > mostLinks) {
+    const reason = `The page has ${allLinks.length} links and ${allControls.length} controls; the first ${mostLinks} of each are read.`;
     notChecked.push({ rule: '*', reason });
   }
   for (const rule of chosen) {

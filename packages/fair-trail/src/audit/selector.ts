@@ -26,10 +26,32 @@ function wayDown(element: Element, root: Document | ShadowRoot): string {
 
 function stepOf(element: Element): string {
   const name = CSS.escape(element.localName);
-  const siblings = [...(element.parentElement?.children ?? [])].filter(
-    (other) => other.localName === element.localName,
-  );
-  return siblings.length > 1 ? `${name}:nth-of-type(${siblings.indexOf(element) + 1})` : name;
+  const { place, count } = placeAmong(element);
+  return count > 1 ? `${name}:nth-of-type(${place})` : name;
+}
+
+/** Counted once for all children of an element, as long as nothing else can have run: a list may have very many items. */
+const counted = new Map<Element, ReadonlyMap<Element, { readonly place: number; count: number }>>();
+
+function placeAmong(element: Element): { readonly place: number; readonly count: number } {
+  const parent = element.parentElement;
+  if (!parent) return { place: 1, count: 1 };
+  if (counted.size === 0) queueMicrotask(() => counted.clear());
+  let places = counted.get(parent);
+  if (!places) {
+    const totals = new Map<string, number>();
+    const found = new Map(
+      [...parent.children].map((child) => {
+        const place = (totals.get(child.localName) ?? 0) + 1;
+        totals.set(child.localName, place);
+        return [child, { place, count: 0 }];
+      }),
+    );
+    for (const [child, entry] of found) entry.count = totals.get(child.localName) ?? 1;
+    places = found;
+    counted.set(parent, places);
+  }
+  return places.get(element) ?? { place: 1, count: 1 };
 }
 
 /** An element's own tag, shortened: what a reader knows it again by. */

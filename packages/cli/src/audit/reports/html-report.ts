@@ -3,6 +3,7 @@ import type { AuditReport, ReportedFinding, UncheckedRule } from '../audit-repor
 import type { Picture } from '../picture.ts';
 import { described } from './described.ts';
 import { htmlReportStyle } from './html-report-style.ts';
+import { uncheckedGroups } from './unchecked-groups.ts';
 
 const words = { error: 'Errors', warning: 'Warnings', advice: 'Advice' } as const;
 const severities = ['error', 'warning', 'advice'] as const;
@@ -108,10 +109,10 @@ function pagesHtml(pages: readonly string[]): string {
 
 function notCheckedHtml(notChecked: readonly UncheckedRule[]): string {
   if (notChecked.length === 0) return '<p>Everything was tried.</p>';
-  const rows = notChecked.map(
-    ({ rule, pages, reason }) =>
-      `<tr><th scope="row">${rule === '*' ? 'the whole page' : `<code>${escapeXml(rule)}</code>`}</th><td>${escapeXml(reason)}</td><td>${pagesHtml(pages)}</td></tr>`,
-  );
+  const rows = uncheckedGroups(notChecked).map(({ rules, pages, reason }) => {
+    const names = rules.map((rule) => `<code>${escapeXml(rule)}</code>`).join(' ');
+    return `<tr><td>${escapeXml(reason)}</td><td>${names || 'all'}</td><td>${pagesHtml(pages)}</td></tr>`;
+  });
   return `<p>What could not be tried is no pass.</p>
-<div class="table" tabindex="0" role="region" aria-labelledby="not-checked"><table><thead><tr><th scope="col">Rule</th><th scope="col">Why not</th><th scope="col">On</th></tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
+<div class="table" tabindex="0" role="region" aria-labelledby="not-checked"><table><thead><tr><th scope="col">Why not</th><th scope="col">Rules</th><th scope="col">On</th></tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
 }

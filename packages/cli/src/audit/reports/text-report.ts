@@ -1,6 +1,7 @@
 import { outputColors as colors } from '../../colors.ts';
 import { printable } from '../../printable.ts';
 import type { AuditReport, ReportedFinding } from '../audit-report.ts';
+import { uncheckedGroups } from './unchecked-groups.ts';
 
 const paints = { error: colors.red, warning: colors.yellow, advice: colors.green };
 
@@ -17,10 +18,10 @@ export function toText({ findings, notChecked, pages, summary }: AuditReport): s
       `  ${fix}`,
     ].join('\n');
   });
-  const unchecked = notChecked.map(
-    ({ rule, pages: on, reason }) =>
-      `  ${rule === '*' ? 'page' : rule}: ${printable(reason)} ${colors.dim(on.length === 1 ? printable(on[0] ?? '') : `${on.length} pages`)}`,
-  );
+  const unchecked = uncheckedGroups(notChecked).map(({ rules, pages: on, reason }) => {
+    const where = on.length === 1 ? printable(on[0] ?? '') : counted(on.length, 'page');
+    return `  ${printable(reason)} ${colors.dim([where, ...rules].join(' · '))}`;
+  });
   const counts = `${counted(summary.error, 'error')}, ${counted(summary.warning, 'warning')}, ${summary.advice} advice`;
   const verdict = `${counted(pages.length, 'page')}: ${findings.length === 0 ? 'nothing was found' : counts}.`;
   return [

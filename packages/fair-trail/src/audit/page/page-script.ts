@@ -1,9 +1,11 @@
+import { accessibleName } from '../accessible-name.ts';
 import { audit, type AuditAnswer, type AuditOptions } from '../audit.ts';
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
+import { roleOf } from '../role.ts';
 import { contrastOfLabel, type LabelContrast } from '../rules/looks.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen } from '../visible.ts';
+import { isExposed, isSeen } from '../visible.ts';
 import { doubleText, movements, spaceText } from './conditions.ts';
 import { elementAt } from './elements.ts';
 import { coverOf, focused, focusOn, leaveFocus, unreached } from './focus.ts';
@@ -96,6 +98,14 @@ const script = {
     isRemembered = true;
   },
   isRemembered: () => isRemembered,
+
+  /** What assistive technology is told of an element, as the rules take it; null for what it is not told of. */
+  toldOf(selector: string): { readonly role: string | null; readonly name: string } | null {
+    const element = elementAt(selector);
+    if (!element || !isExposed(element)) return null;
+    const role = roleOf(element);
+    return { role, name: accessibleName(element, role) };
+  },
 
   /** What hides an element now, without focus on it. */
   coverOf(selector: string): string | null {

@@ -23,7 +23,9 @@ function menusOf({ navigations, url }: PageContext): readonly Menu[] {
     for (const link of linksIn(navigation)) {
       if (!isExposed(link) || !isDrawn(link)) continue;
       const list = link.closest('ul, ol, nav, [role="navigation"]') ?? navigation;
-      groups.set(list, [...(groups.get(list) ?? []), link]);
+      const group = groups.get(list);
+      if (group) group.push(link);
+      else groups.set(list, [link]);
     }
     return [...groups.values()].map((links) => ({
       links,

@@ -16,13 +16,18 @@ export const smallTarget: Rule = {
   standard: 'WCAG 2.2, 2.5.8 Target Size (Minimum), with its exceptions',
   check: function* ({ links, controls }: PageContext): Iterable<Fault> {
     const targets = [...links, ...controls].filter((element) => isDrawn(element) && !isDisabled(element));
-    const boxes = targets.map((element) => ({ element, box: element.getBoundingClientRect() }));
+    const boxes = targets.map((element) => ({
+      element,
+      box: element.getBoundingClientRect(),
+      // A link that goes on in the next line is not in all of the room around its parts.
+      parts: [...element.getClientRects()],
+    }));
     for (const { element, box } of boxes) {
       const isSmall = box.width < leastTarget || box.height < leastTarget;
       // In a sentence the size is that of the text; and a control that the browser draws is the browser's.
       if (!isSmall || isInLine(element) || element.matches('input[type="checkbox"], input[type="radio"]')) continue;
       const near = boxes.find(
-        (other) => other.element !== element && !contains(other.element, element) && isClose(box, other.box),
+        (other) => other.element !== element && isClose(box, other) && !contains(other.element, element),
       );
       if (near) {
         const size = `${Math.round(box.width)} by ${Math.round(box.height)}`;
@@ -55,15 +60,20 @@ function isInLine(element: Element): boolean {
 }
 
 /** A circle of 24 px around the middle of the small one meets the other target, or the circle of another small one. */
-function isClose(small: DOMRect, other: DOMRect): boolean {
+function isClose(
+  small: DOMRect,
+  { box: other, parts }: { readonly box: DOMRect; readonly parts: readonly DOMRect[] },
+): boolean {
   const [x, y] = [small.left + small.width / 2, small.top + small.height / 2];
   if (other.width < leastTarget || other.height < leastTarget) {
     const [otherX, otherY] = [other.left + other.width / 2, other.top + other.height / 2];
     return Math.hypot(x - otherX, y - otherY) < leastTarget;
   }
-  const across = Math.max(other.left - x, 0, x - other.right);
-  const down = Math.max(other.top - y, 0, y - other.bottom);
-  return Math.hypot(across, down) < leastTarget / 2;
+  return parts.some((part) => {
+    const across = Math.max(part.left - x, 0, x - part.right);
+    const down = Math.max(part.top - y, 0, y - part.bottom);
+    return Math.hypot(across, down) < leastTarget / 2;
+  });
 }
 
 export const lowContrast: Rule = {

@@ -1,0 +1,35 @@
+import { audit, type AuditFinding, type AuditOptions } from '../audit/index.ts';
+
+/** Findings, of a document or of a report. */
+interface WithFindings {
+  readonly findings: readonly Pick<AuditFinding, 'rule' | 'severity' | 'message' | 'selector' | 'fix'>[];
+}
+
+/** From which weight on a finding fails. Default: `error`. */
+export interface SoundnessOptions extends AuditOptions {
+  readonly failOn?: 'error' | 'warning' | 'advice';
+}
+
+const weights = ['advice', 'warning', 'error'] as const;
+
+/**
+ * A matcher for `expect.extend`: a document is read by the rules of the audit; a report of `auditSite` is taken as it is. What
+ * fails is told as the command tells it, each with its place and its remedy.
+ */
+export function toHaveSoundNavigation(
+  received: Document | WithFindings,
+  { failOn = 'error', ...options }: SoundnessOptions = {},
+): { readonly pass: boolean; readonly message: () => string } {
+  const { findings } = 'findings' in received ? received : audit(received, options);
+  const failing = findings.filter(({ severity }) => weights.indexOf(severity) >= weights.indexOf(failOn));
+  const told = failing.map(
+    ({ severity, rule, message, selector, fix }) => `${severity} ${message} [${rule}]\n  ${selector}\n  ${fix}`,
+  );
+  return {
+    pass: failing.length === 0,
+    message: () =>
+      failing.length === 0
+        ? `Nothing of the weight "${failOn}" was found in the navigation, and something was expected.`
+        : [`The navigation has ${failing.length} of the weight "${failOn}" or more:`, ...told].join('\n\n'),
+  };
+}
