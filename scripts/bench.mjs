@@ -12,4 +12,6 @@ const { benchBar } = await import('../bench/bar.mjs');
 await benchBar({ executablePath: findChromium() ?? '', args: chromiumArguments });
 const { benchSidebar } = await import('../bench/sidebar.mjs');
 await benchSidebar({ executablePath: findChromium() ?? '', args: chromiumArguments });
+const { benchAudit } = await import('../bench/audit.mjs');
+await benchAudit({ executablePath: findChromium() ?? '', args: chromiumArguments });
 await import('../bench/sizes.mjs');

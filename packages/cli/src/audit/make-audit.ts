@@ -1,4 +1,5 @@
 import { isatty } from 'node:tty';
+import { defineSite, type Site } from 'fair-trail';
 import { rules } from 'fair-trail/audit';
 import yoctoSpinner from 'yocto-spinner';
 import { openBrowser } from '../browser/open-browser.ts';
@@ -21,6 +22,7 @@ export interface AuditOptions {
   readonly skip?: readonly string[];
   readonly fallback?: string;
   readonly site?: string;
+  readonly base?: string;
   readonly scheme?: 'light' | 'dark';
   readonly shard?: Shard;
   readonly failOn: 'error' | 'warning' | 'never';
@@ -40,7 +42,7 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
   }
   // Before what takes long, rather than after it.
   if (out !== undefined) refusePresent([{ path: out }], options.force ?? false);
-  const site = options.site === undefined ? null : (await readSoundSite(options.site)).site;
+  const site = options.site === undefined ? null : await siteAt(options.site, options.base);
   const served = /^https?:\/\//iu.test(target)
     ? { url: target, close: () => undefined }
     : await serveFolder(target, options.fallback);
@@ -85,6 +87,12 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
   } finally {
     served.close();
   }
+}
+
+/** The site of a file, published under a path. */
+async function siteAt(file: string, base = '/'): Promise<Site> {
+  const { site } = await readSoundSite(file);
+  return base === '/' ? site : defineSite(site.definition, { base });
 }
 
 /** Prints a report, or writes it where that was asked for. */

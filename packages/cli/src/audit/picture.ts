@@ -25,7 +25,7 @@ export async function takePicture(page: Page, selector: string): Promise<Picture
   const box = await page
     .locator(selector.replaceAll(' >>> ', ' '))
     .first()
-    .boundingBox({ timeout: 500 })
+    .boundingBox({ timeout: 1500 })
     .catch(() => null);
   const isIn = box !== null && box.y < size.height && box.y + box.height > 0 && box.width > 0;
   const height = Math.min(mostHeight, size.height);

@@ -206,13 +206,12 @@ class Audit {
     if (arrived !== url && this.#pages.some((page) => page.url === arrived)) return;
     this.#known.add(arrived);
     const report = await window.call('report', {});
-    if (isFirst) {
-      for (const link of report.menus.flatMap(({ links }) => links)) {
-        const address = this.#follow(link);
-        if (address !== null) this.#links?.add(address, url, link);
-      }
-      for (const link of report.others) this.#follow(link);
+    // A menu may be there at some widths alone.
+    for (const link of report.menus.flatMap(({ links }) => links)) {
+      const address = this.#follow(link);
+      if (address !== null) this.#links?.add(address, url, link);
     }
+    if (isFirst) for (const link of report.others) this.#follow(link);
     if (!isOwn) return;
     if (isFirst) this.#pages.push({ url, title: report.title });
     await this.#use(window, url, report, loaded);

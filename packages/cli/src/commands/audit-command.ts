@@ -22,6 +22,7 @@ export function addAuditCommand(program: Command, version: string): void {
     .option('--skip <A,B>', 'leave these rules out', readNames)
     .addOption(failOnOption())
     .option('--site <SITE FILE>', 'also hold the pages against this site file')
+    .option('--base <PATH>', 'the path that the site of --site is published under; default: /')
     .addOption(new Option('--scheme <SCHEME>', 'the colors that the reader has asked for').choices(['light', 'dark']))
     .option('--shard <I/N>', 'this machine’s part of the pages, such as 1/4; put together with: audit merge', readShard)
     .addOption(formatOption())
