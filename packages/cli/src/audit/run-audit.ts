@@ -7,11 +7,14 @@ import { Findings, type AuditReport } from './audit-report.ts';
 import { openGate } from './gate.ts';
 import { isHarmful } from './harmful.ts';
 import { LinkCheck } from './link-check.ts';
+import { rulesLeftOut } from './missing-parts.ts';
 import type { Probe } from './probe.ts';
 import { Comparison, narrowMenuLacks, type Difference } from './probes/across.ts';
 import { attempts } from './probes/index.ts';
 import { deadLink } from './probes/links.ts';
 import { againstSite, pagesOf, sitePageMissing, sitePageUnlinked } from './probes/site-map.ts';
+import { isInShard, type Shard } from './shard.ts';
+import { Tried } from './tried.ts';
 import { UsedPage } from './used-page.ts';
 
 export interface AuditSettings {
@@ -38,38 +41,11 @@ export interface AuditSettings {
   readonly onProgress?: (done: number, known: number) => void;
 }
 
-export interface Shard {
-  readonly index: number;
-  readonly count: number;
-}
-
 /** Menus of one page alone, such as breadcrumbs, are used on so many pages at each width. */
 const mostAlike = 2;
 
 /** More addresses than that are not kept to be visited. */
 const mostQueued = 10_000;
-
-/** Rules that a page is not held to where a stylesheet of it could not be loaded: it is not as visitors have it. */
-const ofLooks = [
-  ...['small-target', 'low-contrast', 'mark-by-color-only', 'mark-only-seen', 'focus-on-unseen', 'focus-covered'],
-  ...['focus-not-shown', 'focus-hard-to-see', 'order-of-focus', 'menu-beside-window', 'labels-overlap', 'label-cut'],
-  ...['spaced-text-breaks', 'large-text-breaks', 'bar-takes-window', 'state-low-contrast', 'panel-out-of-window'],
-  ...['overlay-leaves-page', 'hover-only', 'narrow-menu-lacks', 'toggle-says-closed', 'toggle-state-wrong'],
-];
-/** The same for scripts. */
-const ofScripts = [
-  ...attempts
-    .filter(({ name }) => ['toggles', 'tabs', 'page change', 'hover'].includes(name))
-    .flatMap(({ probes }) => probes.map(({ id }) => id)),
-  ...[
-    'placeholder-link',
-    'dead-fragment',
-    'focus-trapped',
-    'not-by-keyboard',
-    'skip-link-stays',
-    'reference-to-nothing',
-  ],
-];
 
 /** Uses the navigation of a site, page by page and width by width, and tells what is wrong with it. */
 export async function runAudit(browser: Browser, settings: AuditSettings): Promise<AuditReport> {
@@ -96,10 +72,7 @@ class Audit {
   readonly #pages: { url: string; title: string }[] = [];
   #left = 0;
   #visited = 0;
-  /** What has been tried, by width and name. */
-  readonly #tried = new Set<string>();
-  /** How often what is made alike has been tried, by width and likeness. */
-  readonly #counts = new Map<string, number>();
+  readonly #tried = new Tried();
   readonly #windows = new Map<number, AuditWindow>();
   #links: LinkCheck | null = null;
   #way: Way = { origin: '', proxy: '', script: '' };
@@ -152,7 +125,7 @@ class Audit {
   }
 
   async #auditPage(url: string): Promise<void> {
-    const isOwn = this.#isInShard(url);
+    const isOwn = isInShard(url.slice(this.#origin.length), this.#settings.shard ?? null);
     // A page of another machine is read for the links that lead on from it.
     const widths = isOwn ? this.#widths : this.#widths.slice(0, 1);
     // Side by side: most of the time of each is spent waiting for the page.
@@ -190,9 +163,7 @@ class Audit {
   async #atWidth(window: AuditWindow, url: string, isFirst: boolean, isOwn: boolean): Promise<void> {
     const { width } = window.conditions;
     const loaded = await window.load(url, (fingerprints) => {
-      return (
-        fingerprints.length > 0 && fingerprints.every((fingerprint) => this.#tried.has(`${width}\n${fingerprint}`))
-      );
+      return fingerprints.length > 0 && fingerprints.every((fingerprint) => this.#tried.has(width, fingerprint));
     });
     if (!loaded.type.includes('html')) return;
     this.#links?.answered(url, loaded.status);
@@ -231,8 +202,8 @@ class Audit {
     if (site) for (const one of againstSite(site, report, url, width)) await this.#tellDifference(used, one);
     await this.#readFrames(used);
 
-    const other = report.menus.filter(({ fingerprint }) => this.#isNew(width, fingerprint));
-    const fresh = other.filter(({ likeness }) => this.#isRare(width, likeness, mostAlike));
+    const other = report.menus.filter(({ fingerprint }) => this.#tried.isNew(width, fingerprint));
+    const fresh = other.filter(({ likeness }) => this.#tried.isRare(width, likeness, mostAlike));
     if (other.length > fresh.length) {
       this.#findings.leaveOut(
         '*',
@@ -241,7 +212,7 @@ class Audit {
       );
     }
     // A page without any menu may still have what is to be tried; one of them.
-    const isBare = report.menus.length === 0 && this.#isNew(width, 'no menu');
+    const isBare = report.menus.length === 0 && this.#tried.isNew(width, 'no menu');
     const isUsedUp = fresh.length === 0 && !isBare && !this.#hasFresh(report, width);
     if (isUsedUp) return;
     for (const { name, probes, attempt } of attempts) {
@@ -276,7 +247,7 @@ class Audit {
       ...[...toggles, ...tablists, ...hoverTriggers].map(({ fingerprint }) => fingerprint),
       ...skipLinks.map(({ html, target }) => `skip ${html} ${target}`),
     ];
-    return names.some((name) => !this.#tried.has(`${width}\n${name}`));
+    return names.some((name) => !this.#tried.has(width, name));
   }
 
   #usedPage(window: AuditWindow, url: string, report: PageReport, isHeld: (rule: string) => boolean): UsedPage {
@@ -287,8 +258,8 @@ class Audit {
       report,
       findings: this.#findings,
       isWanted: (rule) => this.#isWanted(rule) && isHeld(rule),
-      isNew: (name) => this.#isNew(width, name),
-      isRare: (likeness, most) => this.#isRare(width, likeness, most),
+      isNew: (name) => this.#tried.isNew(width, name),
+      isRare: (likeness, most) => this.#tried.isRare(width, likeness, most),
       isNarrowest: width === Math.min(...this.#widths),
       isWidest: width === Math.max(...this.#widths),
       hasPictures: this.#settings.hasPictures ?? false,
@@ -303,10 +274,7 @@ class Audit {
 
   /** Which rules a page can be held to, as far as what it asked for has come. */
   #leaveOutMissing(url: string, { missing }: Loaded): (rule: string) => boolean {
-    const notAsItIs = new Set([
-      ...(missing.has('stylesheet') ? ofLooks : []),
-      ...(missing.has('script') ? [...ofScripts, ...ofLooks] : []),
-    ]);
+    const notAsItIs = rulesLeftOut(missing);
     for (const rule of notAsItIs) {
       if (!this.#isWanted(rule)) continue;
       const reason = 'A script or stylesheet of the page was not loaded: the audit asks no other origin for anything.';
@@ -380,32 +348,9 @@ class Audit {
     this.#findings.add(finding, { page, width, state: 'rest' });
   }
 
-  /** Whether this has not been tried at this width yet; from now on it has. */
-  #isNew(width: number, name: string): boolean {
-    const key = `${width}\n${name}`;
-    const isNew = !this.#tried.has(key);
-    this.#tried.add(key);
-    return isNew;
-  }
-
-  #isRare(width: number, likeness: string, most: number): boolean {
-    const key = `${width}\n${likeness}`;
-    const count = this.#counts.get(key) ?? 0;
-    this.#counts.set(key, count + 1);
-    return count < most;
-  }
-
   #isWanted(rule: string): boolean {
     const { only, skip = [] } = this.#settings;
     return (!only || only.includes(rule)) && !skip.includes(rule);
-  }
-
-  #isInShard(url: string): boolean {
-    const { shard } = this.#settings;
-    if (!shard) return true;
-    let sum = 0;
-    for (const character of url.slice(this.#origin.length)) sum = (sum * 31 + (character.codePointAt(0) ?? 0)) % 65_521;
-    return sum % shard.count === shard.index - 1;
   }
 
   /** The address of the page that a link leads to, which is visited some time; null where it is not to be followed. */

@@ -1,7 +1,7 @@
 import { InvalidArgumentError, Option, type Command } from 'commander';
 import type { AuditOptions } from '../audit/make-audit.ts';
 import { auditFormats } from '../audit/audit-formats.ts';
-import type { Shard } from '../audit/run-audit.ts';
+import type { Shard } from '../audit/shard.ts';
 import { failOnOption } from '../report/report.ts';
 
 export function addAuditCommand(program: Command, version: string): void {

@@ -1,4 +1,5 @@
-import type { Attempt, Probe } from '../probe.ts';
+import type { Attempt } from '../attempt.ts';
+import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
 
 export const choiceLeaves: Probe = {

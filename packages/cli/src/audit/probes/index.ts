@@ -1,4 +1,5 @@
-import type { Attempt, Probe } from '../probe.ts';
+import type { Attempt } from '../attempt.ts';
+import type { Probe } from '../probe.ts';
 import { acrossProbes } from './across.ts';
 import { choosing } from './choices.ts';
 import { fitting, moving } from './fit.ts';

@@ -1,6 +1,7 @@
 import { contrastMessage, lowContrast } from 'fair-trail/audit';
 import type { CDPSession } from 'playwright-core';
-import type { Attempt, Probe } from '../probe.ts';
+import type { Attempt } from '../attempt.ts';
+import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
 
 export const stateLowContrast: Probe = {

@@ -1,5 +1,6 @@
 import type { FoundTablist } from 'fair-trail/audit';
-import type { Attempt, Probe } from '../probe.ts';
+import type { Attempt } from '../attempt.ts';
+import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
 
 export const tabsWithoutArrows: Probe = {
