@@ -2,9 +2,6 @@ import type { PageScript } from 'fair-trail/audit';
 import type { Browser, BrowserContext, Page, Request, Response } from 'playwright-core';
 import { guard } from './guard.ts';
 
-/** How long a page may take to load, and to answer a question, in milliseconds. Longer than one that works takes. */
-const patience = 15_000;
-
 /** How long is waited at most for what a page goes on asking for, in milliseconds. */
 const mostSettling = 3000;
 
@@ -23,6 +20,8 @@ export interface Way {
   readonly proxy: string;
   /** What is put into each page. */
   readonly script: string;
+  /** How long a page may take to load, and to answer a question, in milliseconds. */
+  readonly patience: number;
 }
 
 export interface Loaded {
@@ -38,13 +37,15 @@ export interface Loaded {
 export class AuditWindow {
   readonly conditions: WindowConditions;
   readonly #context: BrowserContext;
+  readonly #patience: number;
   readonly page: Page;
   #missing = new Set<string>();
   #isCrashed = false;
   readonly #waiting = new Set<Request>();
 
-  private constructor(context: BrowserContext, page: Page, conditions: WindowConditions) {
+  private constructor(context: BrowserContext, page: Page, conditions: WindowConditions, patience: number) {
     this.#context = context;
+    this.#patience = patience;
     this.page = page;
     this.conditions = conditions;
     page.on('crash', () => (this.#isCrashed = true));
@@ -72,7 +73,7 @@ export class AuditWindow {
     });
     await guard(context, way.origin);
     await context.addInitScript(way.script);
-    return new AuditWindow(context, await context.newPage(), conditions);
+    return new AuditWindow(context, await context.newPage(), conditions, way.patience);
   }
 
   get isLost(): boolean {
@@ -96,7 +97,7 @@ export class AuditWindow {
   async #goTo(url: string): Promise<Response | null> {
     for (let attempt = 0; ; attempt += 1) {
       try {
-        return await this.page.goto(url, { timeout: patience, waitUntil: 'load' });
+        return await this.page.goto(url, { timeout: this.#patience, waitUntil: 'load' });
       } catch (error) {
         const isInterrupted = error instanceof Error && error.message.includes('interrupted by another navigation');
         if (!isInterrupted || attempt === 3) throw error;
@@ -134,11 +135,11 @@ export class AuditWindow {
       },
       [name, given] as [string, unknown[]],
     );
-    return (await within(patience, question, 'the page hangs')) as Awaited<ReturnType<PageScript[Name]>>;
+    return (await within(this.#patience, question, 'the page hangs')) as Awaited<ReturnType<PageScript[Name]>>;
   }
 
   async close(): Promise<void> {
-    await within(patience, this.#context.close(), 'the window does not close').catch(() => undefined);
+    await within(this.#patience, this.#context.close(), 'the window does not close').catch(() => undefined);
   }
 }
 

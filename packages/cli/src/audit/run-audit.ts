@@ -34,6 +34,8 @@ export interface AuditSettings {
   readonly site?: Site | null;
   /** This machine's part of the pages: the first of three is `{ index: 1, count: 3 }`. */
   readonly shard?: Shard | null;
+  /** How long a page may take to load, and to answer, in milliseconds. Default: 15 000, longer than one that works takes. */
+  readonly patience?: number;
   /** Whether pictures are taken of what is found. */
   readonly hasPictures?: boolean;
   /** Asked before each page: what was found so far is told when it is time to stop. */
@@ -75,7 +77,7 @@ class Audit {
   readonly #tried = new Tried();
   readonly #windows = new Map<number, AuditWindow>();
   #links: LinkCheck | null = null;
-  #way: Way = { origin: '', proxy: '', script: '' };
+  #way: Way = { origin: '', proxy: '', script: '', patience: 0 };
 
   constructor(browser: Browser, settings: AuditSettings) {
     this.#browser = browser;
@@ -92,7 +94,12 @@ class Audit {
     const gate = await openGate(this.#origin);
     const script = readFileSync(new URL('../../dist/audit-page/audit.js', import.meta.url), 'utf8');
     const heard = readFileSync(new URL('../../dist/audit-page/heard.js', import.meta.url), 'utf8');
-    this.#way = { origin: this.#origin, proxy: gate.server, script: `${heard}\n${script}` };
+    this.#way = {
+      origin: this.#origin,
+      proxy: gate.server,
+      script: `${heard}\n${script}`,
+      patience: this.#settings.patience ?? 15_000,
+    };
     this.#links = new LinkCheck(this.#browser, this.#way);
     try {
       for (let url = this.#queue.shift(); url !== undefined; url = this.#queue.shift()) {

@@ -69,6 +69,7 @@ async function auditOf(
     only: null,
     skip: [],
     tool: { name: 'fair-trail', version: '0' },
+    patience: 5000,
     isStopped: () => false,
     onProgress: () => undefined,
     ...more,

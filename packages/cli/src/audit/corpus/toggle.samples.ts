@@ -88,6 +88,18 @@ export const toggleTwins: readonly SiteTwins[] = [
     ),
   },
   {
+    rule: 'toggle-mouse-only',
+    style: 'a label of a box that is not there, without a script',
+    broken: withPages(
+      `<header><input type="checkbox" id="open"><label for="open">Menu</label><nav><ul>${items}</ul></nav></header>${content}`,
+      '#open { display: none } nav { display: none } #open:checked ~ nav { display: block }',
+    ),
+    sound: withPages(
+      `<header><input type="checkbox" id="open"><label for="open">Menu</label><nav><ul>${items}</ul></nav></header>${content}`,
+      '#open { position: absolute; opacity: 0 } #open:focus-visible + label { outline: 2px solid #123 } nav { display: none } #open:checked ~ nav { display: block }',
+    ),
+  },
+  {
     rule: 'toggle-one-key',
     style: 'a div that knows Enter alone',
     broken: withPages(

@@ -48,6 +48,28 @@ const app = (show: string, start = 'history'): SampleSite => {
 const push = "history.pushState(null, '', link.href);";
 const whole = `${push} draw(); mark(); title(); focus();`;
 
+/** An app whose pages are behind the hash; the mark may be frozen on one of them. */
+const hashApp = (frozen: string | null): SampleSite => ({
+  '/': samplePage(
+    `<nav><a href="#/">Today</a> <a href="#/hides">Hides</a> <a href="#/tides">Tides</a></nav><main id="main"></main>
+    <script>
+      const titles = { '#/': 'Today', '#/hides': 'Hides', '#/tides': 'Tides' };
+      function draw(isFirst) {
+        const here = location.hash in titles ? location.hash : '#/';
+        main.innerHTML = '<h1 tabindex="-1">' + titles[here] + '</h1><p>All about ' + titles[here] + '.</p>';
+        document.title = titles[here] + ' · Marram Point';
+        for (const link of document.querySelectorAll('nav a')) {
+          if (link.getAttribute('href') === ${frozen === null ? 'here' : `'${frozen}'`}) link.setAttribute('aria-current', 'page');
+          else link.removeAttribute('aria-current');
+        }
+        if (!isFirst) document.querySelector('h1').focus();
+      }
+      addEventListener('hashchange', () => draw(false));
+      draw(true);
+    </script>`,
+  ),
+});
+
 export const widgetTwins: readonly SiteTwins[] = [
   {
     rule: 'hover-only',
@@ -145,6 +167,12 @@ export const widgetTwins: readonly SiteTwins[] = [
     style: 'a mark that is frozen on the first page',
     broken: app(`${push} draw(); title(); focus();`),
     sound: app(whole),
+  },
+  {
+    rule: 'mark-stays',
+    style: 'an app that keeps its pages behind the hash',
+    broken: hashApp('#/'),
+    sound: hashApp(null),
   },
   {
     rule: 'back-does-nothing',

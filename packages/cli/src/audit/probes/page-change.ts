@@ -197,7 +197,7 @@ async function loadAnew(
 function isOtherAddress(one: string, other: string): boolean {
   const place = (address: string) => {
     const { pathname, search, hash } = new URL(address);
-    return `${pathname.replace(/\/(?:index\.html?)?$/u, '')}${search}${/^#!?\//u.test(hash) ? hash : ''}`;
+    return `${pathname.replace(/\/(?:index\.html?)?$/u, '')}${search}${/^#!?\/./u.test(hash) ? hash : ''}`;
   };
   return place(one) !== place(other);
 }

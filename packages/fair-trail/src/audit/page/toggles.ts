@@ -44,6 +44,8 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
       const isMeant = element.hasAttribute('aria-controls') || isNamed(element);
       return isMeant && hasUnseen ? 'named' : 'plain';
     }
+    // A label of a box that takes no focus can be pressed by mouse alone; one of any other is a name.
+    if (element instanceof HTMLLabelElement) return isNear(element) && isForUnreachableBox(element) ? 'bare' : null;
     const isBare = !element.matches('a[href], button, input, select, textarea, label, option');
     return isBare && isNear(element) && (hearsPresses(element) || looksPressable(element)) && !holdsControls(element)
       ? 'bare'
@@ -73,6 +75,11 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
 
 function isNamed(element: Element): boolean {
   return menuName.test(accessibleName(element, 'button').trim());
+}
+
+function isForUnreachableBox({ control }: HTMLLabelElement): boolean {
+  const isBox = control instanceof HTMLInputElement && ['checkbox', 'radio'].includes(control.type);
+  return isBox && (control.getClientRects().length === 0 || getComputedStyle(control).visibility !== 'visible');
 }
 
 function holdsControls(element: Element): boolean {
