@@ -7,7 +7,6 @@ const most = 2500;
  * @param quiet how long nothing must change, in milliseconds
  */
 export async function settle(quiet = 120): Promise<void> {
-  await frame();
   if (document.scripts.length === 0) return;
   await untilQuiet(quiet, most);
 }
@@ -15,6 +14,8 @@ export async function settle(quiet = 120): Promise<void> {
 /** Waits until what was begun has ended: changes of the document, and movements. */
 export async function rest(): Promise<void> {
   await untilQuiet(100, 1500);
+  // What is drawn, and not only what is computed, is looked at after something was done.
+  await frame();
 }
 
 async function untilQuiet(pause: number, longest: number): Promise<void> {
@@ -27,7 +28,6 @@ async function untilQuiet(pause: number, longest: number): Promise<void> {
       await new Promise((resolve) => setTimeout(resolve, 20));
       if (isMoving()) last = performance.now();
     } while (performance.now() - last < pause && performance.now() - begin < longest);
-    await frame();
   } finally {
     observer.disconnect();
   }
