@@ -1,16 +1,19 @@
 /** The long random runs: the same properties as in the tests, tried far more often. */
+import { buildExample } from './build-example.mjs';
 import { ensureChromium } from './chromium.mjs';
 import { installPackages, runTool } from './run.mjs';
 
 installPackages();
 ensureChromium();
 await import('./build-packages.mjs');
+buildExample();
 const env = { ...process.env, SOAK: 'yes' };
 for (const [project, file] of [
   ['node', 'locate'],
   ['node', 'core/interaction'],
   ['react-19', 'router-walk'],
   ['react-19', '-stress'],
+  ['command', 'src/audit/'],
 ]) {
   runTool('vitest/vitest.mjs', ['run', '--project', project, '--testTimeout', '3600000', file], { env });
 }
