@@ -1,5 +1,6 @@
 import { createServer, request as ask, Agent, type IncomingMessage, type ServerResponse } from 'node:http';
 import { connect, type AddressInfo, type Socket } from 'node:net';
+import { isHarmful } from './harmful.ts';
 
 /** The only way out for a browser under audit. */
 export interface Gate {
@@ -11,7 +12,7 @@ export interface Gate {
 /**
  * Opens a proxy on this machine alone that lets through what goes to one origin, and refuses all else. So nothing leaves the
  * origin, not by a redirect either, which no script in the browser is asked about. Where the origin is not encrypted, it
- * also refuses whatever is no reading, and every socket.
+ * also refuses whatever is no reading, addresses that look as if they signed out or deleted something, and every socket.
  */
 export async function openGate(origin: string): Promise<Gate> {
   const { protocol, hostname, port } = new URL(origin);
@@ -22,7 +23,7 @@ export async function openGate(origin: string): Promise<Gate> {
   const server = createServer((incoming, response) => {
     const isOwn = URL.canParse(incoming.url ?? '') && new URL(incoming.url ?? '').origin === origin;
     const isReading = incoming.method === 'GET' || incoming.method === 'HEAD';
-    if (isOwn && isReading) passOn(incoming, response, agent);
+    if (isOwn && isReading && !isHarmful(new URL(incoming.url ?? ''))) passOn(incoming, response, agent);
     else response.writeHead(403).end();
   });
   server.on('connect', (incoming, client: Socket, head) => {

@@ -1,4 +1,5 @@
 import type { BrowserContext } from 'playwright-core';
+import { isHarmful } from './harmful.ts';
 
 /**
  * Keeps a page from doing harm on the site that is being audited: nothing but reading goes out, no socket is opened, no
@@ -10,7 +11,7 @@ export async function guard(context: BrowserContext, origin: string): Promise<vo
     await context.route('**/*', async (route) => {
       const request = route.request();
       const isReading = request.method() === 'GET' || request.method() === 'HEAD';
-      await (isReading ? route.continue() : route.abort('blockedbyclient'));
+      await (isReading && !isHarmful(new URL(request.url())) ? route.continue() : route.abort('blockedbyclient'));
     });
   }
   await context.routeWebSocket(/.*/u, async (socket) => {

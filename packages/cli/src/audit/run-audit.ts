@@ -338,7 +338,7 @@ class Audit {
     for (const { id, path, isListed } of pagesOf(site)) {
       const address = new URL(path, this.#origin).href;
       const place = { selector: `entry ${id}`, html: path };
-      const status = await this.#links.statusOf(address);
+      const status = isHarmful(new URL(address)) ? null : await this.#links.statusOf(address);
       const isMissing = status === 404 || status === 410;
       const message = `“${id}” is ${path}${isMissing ? `, which answers with status ${status}` : ''}.`;
       if (isMissing) this.#add(sitePageMissing, { page: address, width, place, message });

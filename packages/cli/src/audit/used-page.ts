@@ -1,4 +1,4 @@
-import type { PageReport, PageScript, PageSnapshot } from 'fair-trail/audit';
+import { isSamePage, type PageReport, type PageScript, type PageSnapshot } from 'fair-trail/audit';
 import type { Page } from 'playwright-core';
 import type { AuditWindow } from './audit-window.ts';
 import type { Findings } from './audit-report.ts';
@@ -139,7 +139,7 @@ export class UsedPage {
   async #compare(selector: string, before: PageSnapshot): Promise<Happening> {
     const isSame = await this.call('isRemembered');
     const after = await this.call('snapshot', selector);
-    if (!isSame || pageOf(after.url) !== pageOf(before.url)) {
+    if (!isSame || !isSamePage(new URL(after.url), new URL(before.url))) {
       return { left: true, changed: true, acted: true, shown: [], beside: [], before, after };
     }
     const known = new Set(before.drawn);
@@ -159,10 +159,4 @@ export interface Telling {
   readonly message?: string;
   /** Whether it is so only in the likely reading of the page here. */
   readonly isLikely?: boolean;
-}
-
-/** A route behind the hash is a page, and any other place there is not. */
-function pageOf(address: string): string {
-  const url = new URL(address);
-  return url.origin + url.pathname + url.search + (/^#!?\//u.test(url.hash) ? url.hash : '');
 }

@@ -168,6 +168,17 @@ test('nothing leaves the origin, and nothing is sent', async () => {
   expect(rulesIn(report)).not.toContain('toggle-does-nothing');
 });
 
+test('what looks as if it signed out is neither pressed nor asked for, whatever asks for it', async () => {
+  const body = `<header><button onclick="fetch('/pressed')">Sign out</button><span onclick="fetch('/pressed')">Log out</span>
+    <button onclick="location.href = '/account/logout'">Leave</button><nav><a href="/">Today</a></nav></header>`;
+  await auditOf(
+    { '/': document(body), '/account/logout': document('') },
+    { only: ['toggle-mouse-only', 'not-by-keyboard'] },
+  );
+  expect(asked).not.toContain('GET /pressed');
+  expect(asked).not.toContain('GET /account/logout');
+});
+
 test('a redirect to another origin is not followed, nor is a frame, a style or a worker of one', async () => {
   const other = createServer((request, response) => {
     asked.push(`other ${request.url ?? ''}`);

@@ -1,4 +1,5 @@
 export { audit, type AuditAnswer, type AuditOptions } from './audit.ts';
+export { isSamePage } from './rules/same-page.ts';
 export { rules } from './rules/index.ts';
 export { contrastMessage, lowContrast } from './rules/looks.ts';
 export type {

@@ -1,4 +1,5 @@
 import type { FocusStop } from 'fair-trail/audit';
+import { contrast, type Color } from 'fair-trail/color';
 import { PNG } from 'pngjs';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
@@ -115,15 +116,10 @@ export function changeOf(one: Buffer, other: Buffer): { readonly pixels: number;
 }
 
 function contrastAt(one: Uint8Array, other: Uint8Array, at: number): number {
-  const [a, b] = [luminance(one, at), luminance(other, at)];
-  return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+  return contrast(colorAt(one, at), colorAt(other, at));
 }
 
-/** Relative luminance (WCAG 2.2, definitions). */
-function luminance(data: Uint8Array, at: number): number {
-  const [red = 0, green = 0, blue = 0] = [0, 1, 2].map((part) => {
-    const value = (data[at + part] ?? 0) / 255;
-    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
-  });
-  return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
+function colorAt(data: Uint8Array, at: number): Color {
+  const part = (offset: number) => (data[at + offset] ?? 0) / 255;
+  return { red: part(0), green: part(1), blue: part(2) };
 }

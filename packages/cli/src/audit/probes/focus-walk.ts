@@ -1,5 +1,6 @@
 import type { FocusStop } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
+import { isHarmfulLabel } from '../harmful.ts';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
 import { lookAtIndicators } from './focus-indicator.ts';
@@ -189,7 +190,7 @@ async function tellUnreached(used: UsedPage, stops: readonly FocusStop[]): Promi
     // A button may be left out because another one does the same; a link is the only one to its page.
     if (isControl)
       await used.tell(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
-    else if (isListening && (await doesSomething(used, selector))) {
+    else if (isListening && !isHarmfulLabel(html) && (await doesSomething(used, selector))) {
       await used.reload();
       await used.tell(notByKeyboard, { selector, html }, { state: 'pressed' });
     }

@@ -1,4 +1,4 @@
-import type { PageReport } from 'fair-trail/audit';
+import { isSamePage, type PageReport } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
@@ -195,11 +195,7 @@ async function loadAnew(
 }
 
 function isOtherAddress(one: string, other: string): boolean {
-  const place = (address: string) => {
-    const { pathname, search, hash } = new URL(address);
-    return `${pathname.replace(/\/(?:index\.html?)?$/u, '')}${search}${/^#!?\/./u.test(hash) ? hash : ''}`;
-  };
-  return place(one) !== place(other);
+  return !isSamePage(new URL(one), new URL(other));
 }
 
 export const changingPage: Attempt = { name: 'page change', probes, attempt };

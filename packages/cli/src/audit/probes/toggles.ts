@@ -1,5 +1,6 @@
 import type { FoundToggle, OpenPanel } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
+import { isHarmfulLabel } from '../harmful.ts';
 import type { Probe } from '../probe.ts';
 import type { Happening, UsedPage } from '../used-page.ts';
 import {
@@ -116,7 +117,9 @@ const most = { told: 8, other: 6 };
 const mostAlike = 3;
 
 async function attempt(used: UsedPage): Promise<void> {
-  const fresh = used.report.toggles.filter(({ fingerprint }) => used.options.isNew(fingerprint));
+  const fresh = used.report.toggles.filter(
+    ({ fingerprint, html }) => !isHarmfulLabel(html) && used.options.isNew(fingerprint),
+  );
   const differing = fresh.filter(({ likeness }) => used.options.isRare(likeness, mostAlike));
   const told = differing.filter(({ kind }) => kind === 'told' || kind === 'named');
   const other = differing.filter(({ kind }) => kind === 'plain' || kind === 'bare');

@@ -8,6 +8,7 @@ import { selectorOf, tagOf } from '../selector.ts';
 import { isExposed, isSeen } from '../visible.ts';
 import { doubleText, movements, spaceText } from './conditions.ts';
 import { elementAt } from './elements.ts';
+import { fingerprintOf } from './fingerprint.ts';
 import { coverOf, focused, focusOn, leaveFocus, unreached } from './focus.ts';
 import { hoverTriggers, type HoverTrigger } from './hover.ts';
 import { cutLabels, overlaps, sticksOut } from './labels.ts';
@@ -60,7 +61,7 @@ const script = {
   /** The menus alone: enough to know whether they have been used. */
   fingerprints(): readonly string[] {
     const { landmarks, runs } = navigationsOf(document);
-    return menusOf([...landmarks, ...runs]).map(({ fingerprint }) => fingerprint);
+    return [...landmarks, ...runs].filter(isExposed).map(fingerprintOf);
   },
 
   settle,

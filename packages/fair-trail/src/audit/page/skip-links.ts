@@ -1,3 +1,4 @@
+import { decodeSegment } from '../../core/index.ts';
 import { accessibleName } from '../accessible-name.ts';
 import { navigationsOf } from '../navigations.ts';
 import { selectorOf, tagOf } from '../selector.ts';
@@ -20,19 +21,11 @@ export function skipLinks(document: Document): readonly SkipLink[] {
   const { landmarks, runs } = navigationsOf(document);
   const [first] = [...landmarks, ...runs];
   return [...document.querySelectorAll<HTMLAnchorElement>('a[href^="#"]')].slice(0, 50).flatMap((link) => {
-    const id = decoded(link.getAttribute('href')?.slice(1) ?? '');
+    const id = decodeSegment(link.getAttribute('href')?.slice(1) ?? '');
     const target = id === '' ? null : document.getElementById(id);
     const isEarly = !first || first.contains(link) || Boolean(link.compareDocumentPosition(first) & 4);
     const isAhead = target !== null && Boolean(link.compareDocumentPosition(target) & 4);
     if (!isEarly || !isAhead || !isExposed(link) || !names.test(accessibleName(link, 'link'))) return [];
     return [{ selector: selectorOf(link), html: tagOf(link), target: selectorOf(target) }];
   });
-}
-
-function decoded(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
 }

@@ -1,3 +1,4 @@
+import { decodeSegment } from '../../core/index.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';
@@ -50,7 +51,7 @@ export const deadFragment: Rule = {
     for (const link of document.querySelectorAll<HTMLAnchorElement>('a[href*="#"]')) {
       const target = resolved(link, url);
       if (!target || target.href.split('#')[0] !== url.href.split('#')[0]) continue;
-      const fragment = decoded(target.hash.slice(1));
+      const fragment = decodeSegment(target.hash.slice(1));
       if (isTop(fragment) || isRoute(fragment) || fragment.startsWith(':~:') || !isExposed(link)) continue;
       const raw = target.hash.slice(1);
       const isThere = [raw, fragment].some(
@@ -72,13 +73,5 @@ export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
     return new URL(href.trim(), hasBase ? document.baseURI : url);
   } catch {
     return null;
-  }
-}
-
-function decoded(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
   }
 }
