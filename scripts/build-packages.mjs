@@ -74,19 +74,24 @@ await build({
   },
 });
 
-// What the audit puts into a page: scripts that need nothing of the page's own. One begins before the page does.
-for (const [name, entry] of Object.entries({ audit: 'page-script', heard: 'heard-script' })) {
+// What is put into a page that is driven from outside: scripts that need nothing of the page's own.
+for (const [name, entry, folder] of [
+  ['audit', 'audit/page/page-script', 'cli/dist/audit-page'],
+  // Begins before the page does.
+  ['heard', 'audit/page/heard-script', 'cli/dist/audit-page'],
+  ['reader', 'testing/page/page-script', 'fair-trail/dist/testing-page'],
+]) {
   await build({
     configFile: false,
     logLevel: 'warn',
     root: library,
     build: {
-      outDir: path.join(root, 'packages/cli/dist/audit-page'),
+      outDir: path.join(root, 'packages', folder),
       emptyOutDir: false,
       lib: {
-        entry: path.join(library, `src/audit/page/${entry}.ts`),
+        entry: path.join(library, `src/${entry}.ts`),
         formats: ['iife'],
-        name: 'fairTrailAuditPage',
+        name: 'fairTrailPage',
         fileName: () => `${name}.js`,
       },
     },

@@ -14,6 +14,7 @@ for (const [project, file] of [
   ['react-19', 'router-walk'],
   ['react-19', '-stress'],
   ['command', 'src/audit/'],
+  ['command', 'src/walk/'],
 ]) {
   runTool('vitest/vitest.mjs', ['run', '--project', project, '--testTimeout', '3600000', file], { env });
 }

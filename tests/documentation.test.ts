@@ -3,7 +3,9 @@ import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { documented, rulePage } from '../packages/cli/src/audit/rule-page.ts';
 import { failureCodes } from '../packages/cli/src/failure.ts';
+import { faultKinds } from '../packages/cli/src/walk/faults.ts';
 import { problemCodes, severityOf, warningCodes } from '../packages/fair-trail/src/core/index.ts';
+import { failureCodes as testFailureCodes } from '../packages/fair-trail/src/testing/failures.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 const read = (file: string) => readFileSync(path.join(root, file), 'utf8');
@@ -21,6 +23,14 @@ describe('docs/problems.md', () => {
     const severity = severityOf(code) === 'fatal' ? 'Fatal.' : 'Advisory.';
     expect(section?.split('\n')[2]).toMatch(new RegExp(`^${severity}`, 'u'));
   });
+});
+
+test.each([
+  ['docs/walk.md', Object.keys(faultKinds)],
+  ['docs/testing.md', testFailureCodes],
+])('%s explains every code', (page, codes) => {
+  const titles = [...read(page).matchAll(/^### ([a-z-]+)$/gmu)].map((found) => found[1]);
+  expect(titles.toSorted()).toEqual([...codes].toSorted());
 });
 
 test('docs/warnings.md explains every warning, and no other', () => {

@@ -12,15 +12,17 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
   'fair-trail/src/audit': ['fair-trail/src/core'],
   'fair-trail/src/sheet': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/react', 'react', 'react-dom'],
-  'fair-trail/src/testing': ['fair-trail/src/core', 'fair-trail/src/audit', 'vitest'],
+  'fair-trail/src/testing': ['fair-trail/src/core', 'fair-trail/src/audit', 'vitest', 'node'],
   cli: [
     'fair-trail/src/core',
     'fair-trail/src/audit',
+    'fair-trail/src/testing',
     // Types alone: what the page of a sheet is given.
     'fair-trail/src/sheet',
     'commander',
     'jiti',
     'jsonc-parser',
+    'ora',
     'parse5',
     'picocolors',
     'playwright-core',
@@ -28,7 +30,6 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'saxes',
     'sirv',
     'string-width',
-    'yocto-spinner',
     'node',
   ],
 };
@@ -39,6 +40,9 @@ const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail/color': 'fair-trail/src/core',
   'fair-trail/dom': 'fair-trail/src/dom',
   'fair-trail/audit': 'fair-trail/src/audit',
+  'fair-trail/testing': 'fair-trail/src/testing',
+  'fair-trail/testing/playwright': 'fair-trail/src/testing',
+  'fair-trail/testing/vitest': 'fair-trail/src/testing',
   'fair-trail/react': 'fair-trail/src/react',
   'fair-trail/sheet': 'fair-trail/src/sheet',
 };
@@ -64,6 +68,13 @@ const files = readdirSync(path.join(root, 'packages'), { recursive: true, encodi
 
 test('the files are found', () => {
   expect(files.length).toBeGreaterThan(30);
+});
+
+test('nothing but what is for Vitest imports it, so that drivers run under any test runner', () => {
+  const forVitest = /testing\/(?:contracts\/.*|vitest|matchers|sites|tap-command)\.ts$/u;
+  const others = files.filter((file) => layerOf(file) === 'fair-trail/src/testing' && !forVitest.test(file));
+  expect(others.length).toBeGreaterThan(10);
+  expect(others.filter((file) => importsOf(file).some(({ layer }) => layer === 'vitest'))).toEqual([]);
 });
 
 test.each(files)('%s imports downwards only', (file) => {

@@ -28,6 +28,8 @@ export const failureCodes = [
   'port-taken',
   'unknown-rule',
   'not-a-report',
+  'no-such-entry',
+  'storage-syntax',
 ] as const;
 
 export type FailureCode = (typeof failureCodes)[number];

@@ -10,6 +10,7 @@ import { addSheetCommand } from './commands/sheet-command.ts';
 import { addShowCommand } from './commands/show-command.ts';
 import { addStylesCommand } from './commands/styles-command.ts';
 import { addTokensCommand } from './commands/tokens-command.ts';
+import { addWalkCommand } from './commands/walk-command.ts';
 
 const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
   version: string;
@@ -34,6 +35,7 @@ addStylesCommand(program);
 addTokensCommand(program);
 addSheetCommand(program);
 addAuditCommand(program, version);
+addWalkCommand(program, version);
 
 function failureLine(message: string, code: FailureCode): string {
   return `${errorColors.red('fair-trail:')} ${message} [${code}]`;

@@ -1,6 +1,6 @@
 import type { PageScript } from 'fair-trail/audit';
 import type { Browser, BrowserContext, Page, Request, Response } from 'playwright-core';
-import { guard } from './guard.ts';
+import { guard } from '../browser/guard.ts';
 
 /** How long is waited at most for what a page goes on asking for, in milliseconds. */
 const mostSettling = 3000;

@@ -1,9 +1,10 @@
 import { openBrowser } from '../browser/open-browser.ts';
 import type { AuditReport } from './audit-report.ts';
-import { runAudit, type AuditSettings } from './run-audit.ts';
+import type { AuditSettings } from './audit-settings.ts';
+import { runAudit } from './run-audit.ts';
 
 export type { AuditReport, ReportedFinding, UncheckedRule } from './audit-report.ts';
-export { serveFolder } from './serve-folder.ts';
+export { serveFolder } from '../browser/serve-folder.ts';
 
 /** What may be said of an audit; all but the address has a default. */
 export interface AuditSiteOptions extends Partial<

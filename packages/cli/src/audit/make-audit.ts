@@ -1,17 +1,14 @@
-import { isatty } from 'node:tty';
 import { defineSite, type Site } from 'fair-trail';
 import { rules } from 'fair-trail/audit';
-import yoctoSpinner from 'yocto-spinner';
-import { openBrowser } from '../browser/open-browser.ts';
+import { withBrowser, withServed } from '../browser/with-browser.ts';
 import { Failure } from '../failure.ts';
 import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
-import { refusePresent, writeFiles } from '../writers/write-files.ts';
+import { refusePlaces, writeFiles } from '../writers/write-files.ts';
 import { probes } from './probes/index.ts';
 import { runIllustratedAudit } from './run-audit.ts';
 import type { Shard } from './shard.ts';
 import type { AuditReport } from './audit-report.ts';
-import { serveFolder } from './serve-folder.ts';
 import type { AuditFormat } from './audit-formats.ts';
 import { writeReport } from './reports/write-report.ts';
 
@@ -42,20 +39,11 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
     throw new Failure('unknown-rule', `There is no rule "${printable(unknown)}". There are: ${known.join(', ')}.`);
   }
   // Before what takes long, rather than after it.
-  if (out !== undefined) refusePresent([{ path: out }], options.force ?? false);
+  if (out !== undefined) refusePlaces([{ path: out }], options.force ?? false);
   const site = options.site === undefined ? null : await siteAt(options.site, options.base);
-  const served = /^https?:\/\//iu.test(target)
-    ? { url: target, close: () => undefined }
-    : await serveFolder(target, options.fallback);
-  try {
-    const address = addressIn(served.url, start);
-    const browser = await openBrowser(options.browser);
-    const spinner = isatty(process.stderr.fd) ? yoctoSpinner({ text: 'Opening the browser' }).start() : null;
-    let isStopped = false;
-    // What has been found so far is told, and another press ends at once.
-    const stop = () => (isStopped = true);
-    process.once('SIGINT', stop);
-    try {
+  await withServed(target, options, async (url) => {
+    const address = addressIn(url, start);
+    await withBrowser(options, async ({ browser, isStopped, say, endSaying }) => {
       const { report, findings } = await runIllustratedAudit(browser, {
         start: address,
         target,
@@ -68,26 +56,18 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
         colorScheme: options.scheme ?? 'light',
         hasPictures: format === 'html',
         tool: { name: 'fair-trail', version },
-        isStopped: () => isStopped,
-        onProgress: (done, found) => {
-          if (spinner) spinner.text = `Page ${done + 1} of ${Math.min(found, pages)}`;
-        },
+        isStopped,
+        onProgress: (done, found) => say(`Page ${done + 1} of ${Math.min(found, pages)}`),
       });
-      spinner?.stop();
+      endSaying();
       deliver(writeReport(report, format, findings), options);
       if (report.pages.length === 0 && !options.shard) {
         const [first] = report.notChecked;
         throw new Failure('nothing-found', `No page could be audited. ${printable(first?.reason ?? '')}`);
       }
       setExitCode(report, failOn);
-    } finally {
-      process.off('SIGINT', stop);
-      spinner?.stop();
-      await browser.close();
-    }
-  } finally {
-    served.close();
-  }
+    });
+  });
 }
 
 /** The site of a file, published under a path. */

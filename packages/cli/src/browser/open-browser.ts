@@ -2,6 +2,7 @@ import { accessSync, constants, readFileSync } from 'node:fs';
 import { chromium, type Browser } from 'playwright-core';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
+import { reasonOf } from '../reason-of.ts';
 
 interface ChromiumFacts {
   /** Where systems keep it. */
@@ -40,9 +41,14 @@ export async function openBrowser(named?: string): Promise<Browser> {
   // Chromium refuses to run as root within its sandbox.
   const sandbox = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
   try {
-    return await chromium.launch({ executablePath, args: [...chromiumFacts.arguments, ...sandbox] });
+    return await chromium.launch({
+      executablePath,
+      args: [...chromiumFacts.arguments, ...sandbox],
+      // Else the browser would end with the first Ctrl+C, and with it what was to be told of what has been found.
+      handleSIGINT: false,
+    });
   } catch (error) {
-    const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
+    const reason = reasonOf(error);
     throw new Failure(
       'no-browser',
       `The browser "${printable(executablePath)}" did not start: ${printable(reason)} ${remedy}`,

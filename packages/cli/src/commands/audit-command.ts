@@ -3,6 +3,7 @@ import type { AuditOptions } from '../audit/make-audit.ts';
 import { auditFormats } from '../audit/audit-formats.ts';
 import type { Shard } from '../audit/shard.ts';
 import { failOnOption } from '../report/report.ts';
+import { readNames } from './read-names.ts';
 
 export function addAuditCommand(program: Command, version: string): void {
   const command = program
@@ -77,11 +78,4 @@ function readWidths(text: string): readonly number[] {
     throw new InvalidArgumentError('Numbers from 200 to 4000 are needed, with commas between.');
   }
   return [...new Set(widths)];
-}
-
-function readNames(text: string): readonly string[] {
-  return text
-    .split(',')
-    .map((name) => name.trim())
-    .filter(Boolean);
 }

@@ -3,6 +3,7 @@ import type { Entry, Site } from 'fair-trail';
 import { outputColors } from '../colors.ts';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
+import { readNames } from './read-names.ts';
 import { show } from './show.ts';
 import { showText } from './show-text.ts';
 import { readRecords } from '../input/records-file.ts';
@@ -29,12 +30,7 @@ export function addShowCommand(program: Command): void {
     .option('--menu <NAME>', 'only this menu')
     .addOption(
       new Option('--audience <A,B>', 'the audiences that the visitor is in, separated by commas')
-        .argParser((list) =>
-          list
-            .split(',')
-            .map((name) => name.trim())
-            .filter(Boolean),
-        )
+        .argParser(readNames)
         .default([], 'none'),
     )
     .option('--records <FILE>', 'a JSON file with the records')

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { checkSite, type Problem, type Site } from 'fair-trail';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
+import { reasonOf } from '../reason-of.ts';
 import { readJson } from './json-document.ts';
 import { readText } from './read-file.ts';
 
@@ -62,7 +63,7 @@ async function readModule(file: string): Promise<CheckedSiteFile> {
       absolute,
     );
   } catch (error) {
-    const reason = printable(error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error));
+    const reason = printable(reasonOf(error));
     throw new Failure('module-failed', `The module "${shown}" cannot be loaded: ${reason}`);
   }
   const exported = module['default'] ?? module['site'] ?? module['definition'];

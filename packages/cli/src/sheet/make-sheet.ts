@@ -7,6 +7,7 @@ import { Failure } from '../failure.ts';
 import { problemLine } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
 import { refusePresent, writeFolder, type OutputFile } from '../writers/write-files.ts';
+import { reasonOf } from '../reason-of.ts';
 import type { ComputedNames, SheetMenus } from 'fair-trail/sheet';
 import { computeNames } from './computed-names.ts';
 import { takePictures } from './pictures.ts';
@@ -86,7 +87,7 @@ async function askBrowser(url: string, named: string | undefined): Promise<Compu
   try {
     return await computeNames(browser, url);
   } catch (error) {
-    const reason = error instanceof Error ? (error.message.split('\n', 1)[0] ?? '') : String(error);
+    const reason = reasonOf(error);
     process.stderr.write(`Without roles and names: the browser did not tell them (${printable(reason)}).\n`);
     return null;
   } finally {

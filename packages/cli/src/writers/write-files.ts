@@ -14,7 +14,7 @@ export interface OutputFile {
  * @throws Failure where a file is there already and may not be replaced, or cannot be written
  */
 export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): void {
-  refusePresent(files, mayReplace);
+  refusePlaces(files, mayReplace);
   const drafts = files.map((file) => {
     const { dir, base } = path.parse(path.resolve(file.path));
     return { ...file, draft: path.join(dir, `.${base}.${process.pid}.part`) };
@@ -33,9 +33,26 @@ export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): v
 }
 
 /**
- * Refuses to write where a file is already: for what takes long to make, before it is made.
+ * Refuses places where nothing can be written, or where a file is already: for what takes long to make, before it is made.
  *
- * @throws Failure where one is there and may not be replaced
+ * @throws Failure where one is there and may not be replaced, or has no folder to be in
+ */
+export function refusePlaces(files: readonly Pick<OutputFile, 'path'>[], mayReplace: boolean): void {
+  for (const { path: place } of files) {
+    const folder = path.dirname(path.resolve(place));
+    if (!existsSync(folder))
+      throw new Failure(
+        'file-unreadable',
+        `There is no folder "${printable(folder)}" to write "${printable(path.basename(place))}" in. Make it, or name another.`,
+      );
+  }
+  refusePresent(files, mayReplace);
+}
+
+/**
+ * The same for a folder that is made when it is written.
+ *
+ * @throws Failure where a file is there and may not be replaced
  */
 export function refusePresent(files: readonly Pick<OutputFile, 'path'>[], mayReplace: boolean): void {
   const present = files.find((file) => existsSync(file.path));

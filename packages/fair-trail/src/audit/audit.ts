@@ -1,5 +1,6 @@
 import { deepElements, linksIn, mostLinks } from './deep-elements.ts';
 import { holds, navigationsOf } from './navigations.ts';
+import { inOneReading } from './one-reading.ts';
 import type { AuditFinding, NotChecked, PageContext, Rule } from './rule.ts';
 import { rules } from './rules/index.ts';
 import { selectorOf, tagOf } from './selector.ts';
@@ -33,6 +34,10 @@ const mostPlaces = 50;
  */
 export function audit(document: Document, { only, skip = [], url }: AuditOptions = {}): AuditAnswer {
   const chosen = chooseRules(only, skip);
+  return inOneReading(() => auditWith(chosen, document, url ?? document.URL));
+}
+
+function auditWith(chosen: readonly Rule[], document: Document, url: string): AuditAnswer {
   const { landmarks, runs } = navigationsOf(document);
   const navigations = [...landmarks, ...runs].toSorted((one, other) =>
     one.compareDocumentPosition(other) & 4 ? -1 : 1,
@@ -42,7 +47,7 @@ export function audit(document: Document, { only, skip = [], url }: AuditOptions
   const allControls = deepElements(document, controls);
   const page: PageContext = {
     document,
-    url: new URL(url ?? document.URL),
+    url: new URL(url),
     navigations,
     links: linksIn(document).filter(isWithin),
     controls: allControls

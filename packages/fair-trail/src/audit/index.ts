@@ -12,9 +12,15 @@ export type {
   RuleDescription,
   RuleSeverity,
 } from './rule.ts';
-export { accessibleName } from './accessible-name.ts';
+export { accessibleName, accessibleNameWhenShown } from './accessible-name.ts';
+export { breadcrumbTrails } from './breadcrumb-trails.ts';
+export { isDrawn, isExposed, isOnPage, parentOf } from './visible.ts';
+export { askedOnce, inOneReading } from './one-reading.ts';
+export { deepElements } from './deep-elements.ts';
 export { roleOf } from './role.ts';
-export { navigationsOf } from './navigations.ts';
+export { holds, navigationsOf } from './navigations.ts';
+export { isMenuName } from './words.ts';
+export { untilQuiet } from './page/quiet.ts';
 export type { PageReport, PageScript } from './page/page-script.ts';
 export type { PageSnapshot } from './page/snapshot.ts';
 export type { FocusStop, Unreached } from './page/focus.ts';

@@ -1,38 +1,58 @@
+import { askedOnce } from './one-reading.ts';
+
 /** Whether an element is drawn at all, for anybody who sees. What is out of the window by scrolling is drawn. */
 export function isDrawn(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
-  if (!window || element.getClientRects().length === 0 || isSkipped(element)) return false;
+  if (!window || !isBoxed(element) || isSkipped(element)) return false;
   const style = window.getComputedStyle(element);
   return style.visibility === 'visible' && Number(style.opacity) > 0 && !isClipped(element);
 }
 
 /** What closed details and `content-visibility: hidden` keep has a box, and is not drawn (CSS Containment 2, section 4). */
-function isSkipped(element: Element): boolean {
+const isSkipped = askedOnce(
   // A simulated document does not know of it.
-  return 'checkVisibility' in element && !element.checkVisibility();
-}
+  (element) => 'checkVisibility' in element && !element.checkVisibility(),
+);
 
 /** Cut down to nothing, which is how text for ears alone is usually hidden from eyes. */
 function isClipped(element: Element): boolean {
-  const { width, height } = element.getBoundingClientRect();
+  const { width, height } = boxOf(element);
   return width <= 1 || height <= 1;
 }
 
 /** Whether an element is there for assistive technology (WAI-ARIA 1.2, section 7.1). */
 export function isExposed(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
-  if (!window) return false;
-  for (let at: Element | null = element; at; at = parentOf(at)) {
-    if (at.getAttribute('aria-hidden') === 'true' || at.hasAttribute('inert')) return false;
-    if (window.getComputedStyle(at).display === 'none') return false;
-  }
+  if (!window || isHiddenWhole(element)) return false;
   return window.getComputedStyle(element).visibility === 'visible' && (!isBoxed(element) || !isSkipped(element));
 }
 
-/** What has no box of its own, such as `display: contents`, may well be there. */
-function isBoxed(element: Element): boolean {
-  return element.getClientRects().length > 0;
+/** Whether all that is in an element is hidden with it. */
+const isHiddenWhole = askedOnce((element): boolean => {
+  if (element.getAttribute('aria-hidden') === 'true' || element.hasAttribute('inert')) return true;
+  if (element.ownerDocument.defaultView?.getComputedStyle(element).display === 'none') return true;
+  const around = parentOf(element);
+  return around !== null && isHiddenWhole(around);
+});
+
+/** Whether nothing between an element and one around it hides it, whatever hides that one. */
+export function isExposedWithin(element: Element, around: Element): boolean {
+  const { defaultView: window } = element.ownerDocument;
+  if (!window) return false;
+  const isAroundHidden = window.getComputedStyle(around).visibility !== 'visible';
+  for (let at: Element | null = element; at && at !== around; at = parentOf(at)) {
+    const style = window.getComputedStyle(at);
+    if (at.getAttribute('aria-hidden') === 'true' || at.hasAttribute('inert') || style.display === 'none') return false;
+    // Visibility is inherited: where all around is hidden by it, it says nothing of what is in there.
+    if (!isAroundHidden && style.visibility !== 'visible') return false;
+  }
+  return true;
 }
+
+/** What has no box of its own, such as `display: contents`, may well be there. */
+const isBoxed = askedOnce((element) => element.getClientRects().length > 0);
+
+const boxOf = askedOnce((element) => element.getBoundingClientRect());
 
 /** The element around one, also through the border of a shadow root and into the slot that it is shown in. */
 export function parentOf(element: Element): Element | null {
@@ -47,41 +67,47 @@ export function isSeen(element: Element): boolean {
   if (!window) return false;
   const isIn = ({ left, right, top, bottom }: Box) =>
     right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight;
-  return isIn(element.getBoundingClientRect()) && isShown(element) && isIn(seenBox(element));
+  return isIn(boxOf(element)) && isShown(element) && isIn(seenBox(element));
 }
 
 /** Whether an element stands on the page or in the window, where scrolling gets; and not beside them, as closed drawers do. */
 export function isOnPage(element: Element): boolean {
-  const { defaultView: window, scrollingElement } = element.ownerDocument;
+  const { defaultView: window } = element.ownerDocument;
   if (!window || !isShown(element)) return false;
   const { left, right, top, bottom } = seenBox(element);
   if (isPinned(element)) return right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight;
-  const { scrollX, scrollY, innerWidth, innerHeight } = window;
-  const width = Math.max(innerWidth, scrollingElement?.scrollWidth ?? 0);
-  const height = Math.max(innerHeight, scrollingElement?.scrollHeight ?? 0);
+  const { scrollX, scrollY } = window;
+  const { width, height } = pageSize(element.ownerDocument.documentElement);
   return right + scrollX > 0 && bottom + scrollY > 0 && left + scrollX < width && top + scrollY < height;
 }
 
+const pageSize = askedOnce(({ ownerDocument: { defaultView: window, scrollingElement } }) => ({
+  width: Math.max(window?.innerWidth ?? 0, scrollingElement?.scrollWidth ?? 0),
+  height: Math.max(window?.innerHeight ?? 0, scrollingElement?.scrollHeight ?? 0),
+}));
+
 /** Whether it stays where it is in the window when the page scrolls. */
-export function isPinned(element: Element): boolean {
-  const { defaultView: window } = element.ownerDocument;
-  for (let at: Element | null = element; at && window; at = parentOf(at)) {
-    if (window.getComputedStyle(at).position === 'fixed') return true;
-  }
-  return false;
-}
+export const isPinned = askedOnce((element): boolean => {
+  if (element.ownerDocument.defaultView?.getComputedStyle(element).position === 'fixed') return true;
+  const around = parentOf(element);
+  return around !== null && isPinned(around);
+});
 
 /** Whether somebody who scrolls there can see any of an element. */
 export function isShown(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
-  if (!window || !isDrawn(element)) return false;
-  for (let at: Element | null = element; at; at = parentOf(at)) {
-    const { opacity } = window.getComputedStyle(at);
-    if (opacity !== '1' && Number(opacity) < leastOpacity) return false;
-  }
+  if (!window || !isDrawn(element) || isFaint(element)) return false;
   const { left, right, top, bottom } = seenBox(element);
   return right - left > 1 && bottom - top > 1;
 }
+
+/** Whether it, or what it is in, is too pale to be seen. */
+const isFaint = askedOnce((element): boolean => {
+  const opacity = element.ownerDocument.defaultView?.getComputedStyle(element).opacity ?? '1';
+  if (opacity !== '1' && Number(opacity) < leastOpacity) return true;
+  const around = parentOf(element);
+  return around !== null && isFaint(around);
+});
 
 /** Paler than that, nobody sees it. */
 const leastOpacity = 0.05;
@@ -95,23 +121,53 @@ export interface Box {
 
 /** What is left of an element's box where those around it cut off what overflows (CSS Overflow 3, section 3.1). */
 export function seenBox(element: Element): Box {
-  const { defaultView: window } = element.ownerDocument;
-  let { left, top, right, bottom } = element.getBoundingClientRect();
-  let position = window?.getComputedStyle(element).position;
-  for (let at = parentOf(element); at && window && position !== 'fixed'; at = parentOf(at)) {
-    const style = window.getComputedStyle(at);
-    // What is placed absolutely is cut by no element between it and the one that it is placed in.
-    const isBetween = position === 'absolute' && style.position === 'static' && style.transform === 'none';
-    if (isBetween) continue;
-    position = style.position;
-    // Where nothing is cut off, the box need not be asked for.
-    if (style.overflowX === 'visible' && style.overflowY === 'visible') continue;
-    if (at.localName === 'body' || at.localName === 'html' || style.display === 'contents') continue;
-    const box = at.getBoundingClientRect();
-    if (style.overflowX !== 'visible') [left, right] = [Math.max(left, box.left), Math.min(right, box.right)];
-    if (style.overflowY !== 'visible') [top, bottom] = [Math.max(top, box.top), Math.min(bottom, box.bottom)];
-  }
-  return { left, top, right, bottom };
+  const position = element.ownerDocument.defaultView?.getComputedStyle(element).position ?? 'static';
+  const { left, right, top, bottom } = boxOf(element);
+  return cut({ left, right, top, bottom }, leftAround(element, position));
+}
+
+/** What those around an element leave of what is placed so. */
+function leftAround(element: Element, position: string): Box {
+  const around = position === 'fixed' ? null : parentOf(element);
+  if (!around) return everywhere;
+  return position === 'absolute' ? leftOfAbsolute(around) : leftOf(around);
+}
+
+/** What an element and those around it leave of what is in it. */
+const leftOf = askedOnce((element): Box => {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  if (!style) return everywhere;
+  const around = leftAround(element, style.position);
+  // Where nothing is cut off, the box need not be asked for.
+  if (style.overflowX === 'visible' && style.overflowY === 'visible') return around;
+  if (element.localName === 'body' || element.localName === 'html' || style.display === 'contents') return around;
+  const { left, right, top, bottom } = boxOf(element);
+  const isCutAcross = style.overflowX !== 'visible';
+  const isCutDown = style.overflowY !== 'visible';
+  return cut(around, {
+    left: isCutAcross ? left : -Infinity,
+    right: isCutAcross ? right : Infinity,
+    top: isCutDown ? top : -Infinity,
+    bottom: isCutDown ? bottom : Infinity,
+  });
+});
+
+/** The same of what is placed absolutely: no element between it and the one that it is placed in cuts it. */
+const leftOfAbsolute = askedOnce((element): Box => {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  const isBetween = style?.position === 'static' && style.transform === 'none';
+  return isBetween ? leftAround(element, 'absolute') : leftOf(element);
+});
+
+const everywhere: Box = { left: -Infinity, right: Infinity, top: -Infinity, bottom: Infinity };
+
+function cut(one: Box, other: Box): Box {
+  return {
+    left: Math.max(one.left, other.left),
+    right: Math.min(one.right, other.right),
+    top: Math.max(one.top, other.top),
+    bottom: Math.min(one.bottom, other.bottom),
+  };
 }
 
 /** The element whose shadow a node is; null for any other. Told by its kind: a link has a `host` too, of its address. */

@@ -23,7 +23,7 @@ export {
   type Position,
   type PositionStatus,
 } from './site/locate.ts';
-export { HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
+export { HrefError, hrefIn, hrefOf, hrefTo, writePath } from './site/hrefs.ts';
 export { decodeSegment } from './site/pathname.ts';
 export { labelOf, type LabelOptions } from './site/labels.ts';
 export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';

@@ -20,7 +20,7 @@ import { Guards, type MayLeave } from './guards.ts';
 import { logWarning } from './log-warning.ts';
 import { PendingLink } from './pending-link.ts';
 import type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
-import { changeView } from './view-transition.ts';
+import { ViewChanges } from './view-changes.ts';
 
 export function openRouter(settings: RouterSettings): Router & Presenter {
   return new BrowserRouter(settings);
@@ -34,14 +34,15 @@ class BrowserRouter implements Router, Presenter {
   readonly #pendingLink = new PendingLink();
   readonly #guards: Guards;
   #arrivals: Arrivals | null = null;
-  #expected = 0;
+  /** Ends the wait of each part that waits for what it will show. */
+  readonly #expected = new Set<() => void>();
+  readonly #views = new ViewChanges();
   #timer = 0;
   /** What the reader activated to come to the current page; it shows that the page is on its way. */
   #link: Element | null = null;
   #waiting: RouterEffect[] = [];
   /** The arrivals that the document shows. */
   #drawn = 0;
-  #whenDrawn: (() => void)[] = [];
   /** Takes the reader to where they were on the first page, once that is there. */
   #begin: (() => void) | null = null;
 
@@ -109,30 +110,28 @@ class BrowserRouter implements Router, Presenter {
 
   drawn(): void {
     this.#drawn = this.state.arrivals;
-    this.#endWaiting();
+    this.#views.drawn();
     this.#settle();
   }
 
   expect(): () => void {
-    let expected = true;
-    this.#expected += 1;
-    this.#send({ type: 'load' });
-    return () => {
-      if (!expected) return;
-      expected = false;
-      this.#expected -= 1;
+    const end = () => {
+      if (!this.#expected.delete(end)) return;
       // Another part may begin to wait in the same breath, as it takes the place of this one.
       queueMicrotask(() => {
-        if (this.#expected > 0) return;
+        if (this.#expected.size > 0) return;
         this.#send({ type: 'loaded' });
         this.#settle();
       });
     };
+    this.#expected.add(end);
+    this.#send({ type: 'load' });
+    return end;
   }
 
   present(content: Element, arrival?: Arrival): void {
     this.#arrivals?.present(content, arrival);
-    this.#endWaiting();
+    this.#views.drawn();
   }
 
   change(change: () => void): void {
@@ -217,7 +216,7 @@ class BrowserRouter implements Router, Presenter {
     if (state.position !== before.position && !isAnimated) this.#changeView(() => this.#notify());
     else this.#notify();
     // What was waited for on the page before may be waited for on this one too: its own parts know.
-    if (state.arrivals !== before.arrivals && this.#expected > 0) this.#send({ type: 'load' });
+    if (state.arrivals !== before.arrivals && this.#expected.size > 0) this.#send({ type: 'load' });
   }
 
   /** Writes the new address first: without it, nothing else of the change may happen. */
@@ -299,19 +298,8 @@ class BrowserRouter implements Router, Presenter {
 
   #changeView(change: () => void): void {
     const { window, viewTransitions = true } = this.#settings;
-    const isShown = this.#arrivals?.hasBegun === true;
-    if (!viewTransitions || !isShown) {
-      change();
-      return;
-    }
-    // From now on: what is drawn before the transition begins, for another reason, is drawn all the same.
-    const drawn = new Promise<void>((resolve) => this.#whenDrawn.push(resolve));
-    changeView(window, change, drawn);
-  }
-
-  /** What a view transition waited for is in the document. */
-  #endWaiting(): void {
-    for (const resolve of this.#whenDrawn.splice(0)) resolve();
+    if (viewTransitions && this.#arrivals?.hasBegun) this.#views.change(window, change);
+    else change();
   }
 
   #notify(): void {

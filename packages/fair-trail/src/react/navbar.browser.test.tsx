@@ -6,12 +6,6 @@ import { defineSite, memoryHistory } from '../core/index.ts';
 import { Navbar, Trail } from './index.ts';
 import { mount, SampleApp, site, siteWithLabels } from './mount.samples.tsx';
 
-declare module 'vitest/browser' {
-  interface BrowserCommands {
-    tap: (selector: string) => Promise<void>;
-  }
-}
-
 const bar = page.getByRole('banner');
 const navigation = page.getByRole('navigation', { name: 'Main' });
 const toggle = page.getByRole('button', { name: 'Menu' });

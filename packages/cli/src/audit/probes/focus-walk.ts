@@ -1,6 +1,6 @@
 import type { FocusStop } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
-import { isHarmfulLabel } from '../harmful.ts';
+import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
 import { lookAtIndicators } from './focus-indicator.ts';

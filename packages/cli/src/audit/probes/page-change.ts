@@ -2,7 +2,7 @@ import { isSamePage, type PageReport } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';
-import { isHarmful } from '../harmful.ts';
+import { isHarmful } from '../../browser/harmful.ts';
 
 export const changeUntold: Probe = {
   id: 'page-change-untold',

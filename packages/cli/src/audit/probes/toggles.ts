@@ -1,6 +1,6 @@
 import type { FoundToggle, OpenPanel } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
-import { isHarmfulLabel } from '../harmful.ts';
+import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
 import type { Happening, UsedPage } from '../used-page.ts';
 import {

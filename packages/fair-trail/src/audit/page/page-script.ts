@@ -2,6 +2,7 @@ import { accessibleName } from '../accessible-name.ts';
 import { audit, type AuditAnswer, type AuditOptions } from '../audit.ts';
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
+import { inOneReading } from '../one-reading.ts';
 import { roleOf } from '../role.ts';
 import { contrastOfLabel, type LabelContrast } from '../rules/looks.ts';
 import { selectorOf, tagOf } from '../selector.ts';
@@ -38,24 +39,28 @@ const mostOthers = 3000;
 
 let isRemembered = false;
 
+function reportOf(options: AuditOptions): PageReport {
+  const { landmarks, runs } = navigationsOf(document);
+  const navigations = [...landmarks, ...runs];
+  return {
+    ...audit(document, options),
+    title: document.title,
+    heading: (document.querySelector('main h1, h1')?.textContent ?? '').replaceAll(/\s+/gu, ' ').trim(),
+    menus: menusOf(navigations),
+    others: linksIn(document)
+      .slice(0, mostOthers)
+      .map((link) => ({ href: link.href, label: link.textContent.trim() })),
+    toggles: togglesIn(navigations),
+    tablists: tablistsOf(document),
+    skipLinks: skipLinks(document),
+    hoverTriggers: hoverTriggers(navigations),
+  };
+}
+
 /** What the command asks of a page: it is put into the page as a script of its own. */
 const script = {
   report(options: AuditOptions): PageReport {
-    const { landmarks, runs } = navigationsOf(document);
-    const navigations = [...landmarks, ...runs];
-    return {
-      ...audit(document, options),
-      title: document.title,
-      heading: (document.querySelector('main h1, h1')?.textContent ?? '').replaceAll(/\s+/gu, ' ').trim(),
-      menus: menusOf(navigations),
-      others: linksIn(document)
-        .slice(0, mostOthers)
-        .map((link) => ({ href: link.href, label: link.textContent.trim() })),
-      toggles: togglesIn(navigations),
-      tablists: tablistsOf(document),
-      skipLinks: skipLinks(document),
-      hoverTriggers: hoverTriggers(navigations),
-    };
+    return inOneReading(() => reportOf(options));
   },
 
   /** The menus alone: enough to know whether they have been used. */

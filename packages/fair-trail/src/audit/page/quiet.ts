@@ -18,15 +18,22 @@ export async function rest(): Promise<void> {
   await frame();
 }
 
-async function untilQuiet(pause: number, longest: number): Promise<void> {
+/**
+ * Waits until nothing has changed for a while, and nothing moves that will come to an end.
+ *
+ * @param pause how long nothing must change, in milliseconds
+ * @param longest how long is waited at most, in milliseconds
+ */
+export async function untilQuiet(pause: number, longest: number, of: Document = document): Promise<void> {
+  const Observer = of.defaultView?.MutationObserver ?? MutationObserver;
   let last = performance.now();
   const begin = last;
-  const observer = new MutationObserver(() => (last = performance.now()));
-  observer.observe(document, { attributes: true, childList: true, characterData: true, subtree: true });
+  const observer = new Observer(() => (last = performance.now()));
+  observer.observe(of, { attributes: true, childList: true, characterData: true, subtree: true });
   try {
     do {
       await new Promise((resolve) => setTimeout(resolve, 20));
-      if (isMoving()) last = performance.now();
+      if (isMoving(of)) last = performance.now();
     } while (performance.now() - last < pause && performance.now() - begin < longest);
   } finally {
     observer.disconnect();
@@ -34,8 +41,10 @@ async function untilQuiet(pause: number, longest: number): Promise<void> {
 }
 
 /** Whether something moves that will come to an end. */
-function isMoving(): boolean {
-  return document
+function isMoving(of: Document): boolean {
+  // A simulated document knows of no movements.
+  if (!('getAnimations' in of)) return false;
+  return of
     .getAnimations()
     .some(
       (animation) =>

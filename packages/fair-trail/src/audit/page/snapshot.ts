@@ -1,4 +1,5 @@
 import { deepElements } from '../deep-elements.ts';
+import { inOneReading } from '../one-reading.ts';
 import { selectorOf, tagOf } from '../selector.ts';
 import { isOnPage, isSeen, isShown } from '../visible.ts';
 import { elementAt, numberOf } from './elements.ts';
@@ -62,6 +63,10 @@ export const usable =
   'a[href], button, summary, input, select, [role="button"], [role="link"], [role^="menuitem"], [role="tab"]';
 
 export function snapshot(selector: string): PageSnapshot {
+  return inOneReading(() => snapshotOf(selector));
+}
+
+function snapshotOf(selector: string): PageSnapshot {
   const toggle = elementAt(selector);
   const all = deepElements(document, usable).slice(0, mostElements);
   return {
@@ -102,14 +107,12 @@ function contentOfPage(): string {
 
 /** Where what can be seen of the links and controls stands, by their numbers; from the beginning of the page. */
 export function boxesOf(): readonly PlacedElement[] {
-  return deepElements(document, usable)
-    .filter(isSeen)
-    .slice(0, 300)
-    .map((element) => {
-      const { left, top, width, height } = element.getBoundingClientRect();
-      const box = [left + scrollX, top + scrollY, width, height].map(Math.round);
-      return { number: numberOf(element), selector: selectorOf(element), box };
-    });
+  const seen = inOneReading(() => deepElements(document, usable).filter(isSeen));
+  return seen.slice(0, 300).map((element) => {
+    const { left, top, width, height } = element.getBoundingClientRect();
+    const box = [left + scrollX, top + scrollY, width, height].map(Math.round);
+    return { number: numberOf(element), selector: selectorOf(element), box };
+  });
 }
 
 /** What an element is known again by, by its number. */

@@ -4,6 +4,7 @@ import { holds } from '../navigations.ts';
 import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
 import { isOnPage, isSeen } from '../visible.ts';
+import { isMenuName } from '../words.ts';
 import { fingerprintOf, likenessOf } from './fingerprint.ts';
 import { hearsPresses, looksPressable } from './heard.ts';
 import { expandedOf } from './snapshot.ts';
@@ -24,9 +25,6 @@ export interface FoundToggle {
 }
 
 const told = '[aria-expanded], summary, [popovertarget], [aria-haspopup]:not([aria-haspopup="false"])';
-
-/** What toggles of a whole menu are called, in the languages we know. */
-const menuName = /^(?:(?:open|toggle|show|main|site) )*(?:menu|navigation|nav|menü|menú|pages)\b/iu;
 
 const kinds = ['told', 'named', 'plain', 'bare'] as const;
 
@@ -74,7 +72,7 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
 }
 
 function isNamed(element: Element): boolean {
-  return menuName.test(accessibleName(element, 'button').trim());
+  return isMenuName(accessibleName(element, 'button'));
 }
 
 function isForUnreachableBox({ control }: HTMLLabelElement): boolean {

@@ -44,3 +44,9 @@ test('whatever is scrolled, it is there where it is needed and near the top, and
     { numRuns: inject('machineRuns') },
   );
 });
+
+test('small steps one after the other add up, and the way back is counted from where it began', () => {
+  // Each step is less than the slack: only where the turn is remembered do they count together.
+  expect(after(0, 100, 110, 120, 130)).toBe(true);
+  expect(after(0, 300, 290, 280, 270)).toBe(false);
+});

@@ -131,3 +131,9 @@ test('whatever happens, one at a time is open beside a held one, and every wait 
     { numRuns: inject('machineRuns') },
   );
 });
+
+test('a wish is given up where the pointer comes back to what is open, and at Escape', () => {
+  const open: DisclosuresState = { ...closedDisclosures, open: ['a'], closing: ['b'], wish: 'c' };
+  expect(after([hover('a')], open)).toBe('a -b');
+  expect(after([{ type: 'escape', focusWithin: false }], { ...open, open: [] })).toBe('-b');
+});

@@ -61,3 +61,7 @@ test('whatever happens, none is open twice or open and closing, and of siblings 
     { numRuns: inject('machineRuns') },
   );
 });
+
+test('one that has finished closing is closing no more', () => {
+  expect(after([press('a'), press('a'), { type: 'closed', id: id('a') }])).toBe('');
+});

@@ -79,3 +79,7 @@ test('whatever happens, the page is covered exactly while it is open over it, an
     { numRuns: inject('machineRuns') },
   );
 });
+
+test('closes where a script sends focus outside, and leaves focus there', () => {
+  expect(run([toggle, { type: 'focus-left' }])).toBe('cover, focus content, uncover, await-close, closing');
+});

@@ -100,3 +100,20 @@ test('whatever happens, one enabled tab is selected and one is reachable, if any
     { numRuns: inject('machineRuns') },
   );
 });
+
+test('pressing the selected one where arrow keys have walked on makes it the one that Tab goes to', () => {
+  const walked = [key('ArrowRight'), { type: 'press', id: 'a' }] as const;
+  const state = walked.reduce(
+    (before, event) => nextTabs(before, event).state,
+    initialTabs(tabs('abc'), null, 'manual'),
+  );
+  expect([state.selected, state.reachable]).toEqual(['a', 'a']);
+});
+
+test('where other tabs come, the one walked to stays so if it is left', () => {
+  const walked = nextTabs(initialTabs(tabs('abc'), null, 'manual'), key('ArrowRight')).state;
+  const change = (ids: string) => nextTabs(walked, { type: 'tabs', tabs: tabs(ids), focusWithin: true }).state;
+  expect([change('abd').tabs.length, change('abd').reachable]).toEqual([3, 'b']);
+  expect(change('acd').reachable).toBe('a');
+  expect(change('acd').tabs.map(({ id }) => id)).toEqual(['a', 'c', 'd']);
+});

@@ -60,7 +60,8 @@ function writeQuery(entry: Entry, params: Params): string {
   return pairs.length > 0 ? `?${pairs.join('&')}` : '';
 }
 
-function writePath(path: Path, params: Params): string | null {
+/** One of an entry's paths with its params put in, without base and language; null where one of them cannot be written. */
+export function writePath(path: Path, params: Params): string | null {
   const written: string[] = [];
   for (const segment of path) {
     const text = writeSegment(segment, params);

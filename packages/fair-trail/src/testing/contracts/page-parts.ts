@@ -1,8 +1,10 @@
-import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition, WarningCode } from '../../core/index.ts';
 import { memoryKeys } from '../../core/index.ts';
 import { bilingual, nested } from '../sites.ts';
+import { componentContract } from './component-contract.ts';
+import type { LeftOut } from './contract.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
 export interface PageRequest {
@@ -30,7 +32,7 @@ export type MountPage = (request: PageRequest) => {
 const box = (selector: string) => document.querySelector(selector)?.getBoundingClientRect() ?? new DOMRect();
 
 /** What every notice does, whichever framework prints it. */
-export function noticeContract(mount: MountPage): void {
+export function noticeContract(mount: MountPage, leftOut: LeftOut = {}): void {
   const region = page.getByRole('region', { name: 'Notice' });
   const dismiss = page.getByRole('button', { name: 'Dismiss' });
   const withNotice = (name: string): PageRequest => ({
@@ -41,113 +43,121 @@ export function noticeContract(mount: MountPage): void {
     content: 'short',
   });
 
-  describe('a notice', () => {
-    beforeEach(() => localStorage.removeItem(memoryKeys.dismissed));
-    afterEach(() => localStorage.removeItem(memoryKeys.dismissed));
+  componentContract('a strip on top', leftOut, (part) => {
+    part('a notice', { wcag: ['2.4.3', '1.3.1'], aria: 'region landmark' }, () => {
+      beforeEach(() => localStorage.removeItem(memoryKeys.dismissed));
+      afterEach(() => localStorage.removeItem(memoryKeys.dismissed));
 
-    test('goes for good when it is dismissed, and focus goes on to what comes after it', async () => {
-      const { unmount } = mount(withNotice('flood'));
-      await expect.element(region).toHaveTextContent('The causeway floods at noon.');
-      (dismiss.element() as HTMLElement).focus();
-      await userEvent.keyboard('{Enter}');
-      await expect.element(region).not.toBeInTheDocument();
-      await expect.element(page.getByRole('link', { name: 'Marram' })).toHaveFocus();
-      unmount();
-      mount(withNotice('flood'));
-      await expect.element(page.getByRole('main')).toBeVisible();
-      await expect.element(region).not.toBeInTheDocument();
-    });
-
-    test('of another name is another one', async () => {
-      const { update } = mount(withNotice('one'));
-      await dismiss.click();
-      await expect.element(region).not.toBeInTheDocument();
-      update(withNotice('two'));
-      await expect.element(region).toBeVisible();
-    });
-
-    test('that storage will not remember goes all the same', async () => {
-      const refuse = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
-        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      test('goes for good when it is dismissed, and focus goes on to what comes after it', async () => {
+        const { unmount } = mount(withNotice('flood'));
+        await expect.element(region).toHaveTextContent('The causeway floods at noon.');
+        (dismiss.element() as HTMLElement).focus();
+        await userEvent.keyboard('{Enter}');
+        await expect.element(region).not.toBeInTheDocument();
+        await expect.element(page.getByRole('link', { name: 'Marram' })).toHaveFocus();
+        unmount();
+        mount(withNotice('flood'));
+        await expect.element(page.getByRole('main')).toBeVisible();
+        await expect.element(region).not.toBeInTheDocument();
       });
-      mount(withNotice('refused'));
-      await dismiss.click();
-      await expect.element(region).not.toBeInTheDocument();
-      refuse.mockRestore();
-    });
 
-    test.each(['no JSON', '{"flood":true}', '[1,null]'])('is shown where %s lies in its place', async (stored) => {
-      localStorage.setItem(memoryKeys.dismissed, stored);
-      mount(withNotice(`after ${stored}`));
-      await expect.element(region).toBeVisible();
+      test('of another name is another one', async () => {
+        const { update } = mount(withNotice('one'));
+        await dismiss.click();
+        await expect.element(region).not.toBeInTheDocument();
+        update(withNotice('two'));
+        await expect.element(region).toBeVisible();
+      });
+
+      test('that storage will not remember goes all the same', async () => {
+        const refuse = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+          throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+        });
+        mount(withNotice('refused'));
+        await dismiss.click();
+        await expect.element(region).not.toBeInTheDocument();
+        refuse.mockRestore();
+      });
+
+      test.each(['no JSON', '{"flood":true}', '[1,null]'])('is shown where %s lies in its place', async (stored) => {
+        localStorage.setItem(memoryKeys.dismissed, stored);
+        mount(withNotice(`after ${stored}`));
+        await expect.element(region).toBeVisible();
+      });
     });
   });
 }
 
 /** What every footer does. */
-export function footerContract(mount: MountPage): void {
+export function footerContract(mount: MountPage, leftOut: LeftOut = {}): void {
   const footer = page.getByRole('navigation', { name: 'Footer' });
   const request: PageRequest = { definition: bilingual, url: '/hides', content: 'short' };
 
-  describe('the footer', () => {
-    test('names each group’s list by its title, and marks where one is', async () => {
-      mount({ ...request, footer: { foot: 'Invented, 2026' } });
-      await expect.element(footer).toBeVisible();
-      await expect.element(page.getByRole('heading', { name: 'Watch', level: 2 })).toBeVisible();
-      const list = page.getByRole('list', { name: 'Watch' });
-      await expect.element(list.getByRole('link', { name: 'Hides' })).toHaveAttribute('aria-current', 'page');
-      await list.getByRole('link', { name: 'Visit' }).click();
-      await expect.element(list.getByRole('link', { name: 'Visit' })).toHaveAttribute('aria-current', 'page');
-      await expect.element(list.getByRole('link', { name: 'Hides' })).not.toHaveAttribute('aria-current');
-      await expect.element(page.getByText('Invented, 2026')).toBeVisible();
-    });
+  componentContract('the foot of a page', leftOut, (part) => {
+    part('the footer', { wcag: ['1.3.1', '2.4.5'], aria: 'navigation landmark' }, () => {
+      test('names each group’s list by its title, and marks where one is', async () => {
+        mount({ ...request, footer: { foot: 'Invented, 2026' } });
+        await expect.element(footer).toBeVisible();
+        await expect.element(page.getByRole('heading', { name: 'Watch', level: 2 })).toBeVisible();
+        const list = page.getByRole('list', { name: 'Watch' });
+        await expect.element(list.getByRole('link', { name: 'Hides' })).toHaveAttribute('aria-current', 'page');
+        await list.getByRole('link', { name: 'Visit' }).click();
+        await expect.element(list.getByRole('link', { name: 'Visit' })).toHaveAttribute('aria-current', 'page');
+        await expect.element(list.getByRole('link', { name: 'Hides' })).not.toHaveAttribute('aria-current');
+        await expect.element(page.getByText('Invented, 2026')).toBeVisible();
+      });
 
-    test('marks a page that titles its group only where one is on it, and else what is in it', async () => {
-      const definition = { ...nested, menus: { main: [], footer: [{ entry: 'hides', depth: 2 }] } };
-      mount({ definition, url: '/hides', footer: {}, content: 'short' });
-      const link = (name: string) => footer.getByRole('link', { name, exact: true });
-      await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
-      await link('Reedbed Hide').click();
-      await expect.element(link('Reedbed Hide')).toHaveAttribute('aria-current', 'page');
-      await expect.element(link('Hides')).not.toHaveAttribute('aria-current');
-    });
+      test('marks a page that titles its group only where one is on it, and else what is in it', async () => {
+        const definition = { ...nested, menus: { main: [], footer: [{ entry: 'hides', depth: 2 }] } };
+        mount({ definition, url: '/hides', footer: {}, content: 'short' });
+        const link = (name: string) => footer.getByRole('link', { name, exact: true });
+        await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
+        await link('Reedbed Hide').click();
+        await expect.element(link('Reedbed Hide')).toHaveAttribute('aria-current', 'page');
+        await expect.element(link('Hides')).not.toHaveAttribute('aria-current');
+      });
 
-    test('icons alone keep the names, and an item without an icon keeps its label', async () => {
-      mount({ ...request, footer: { iconsOnly: true } });
-      await expect.poll(() => footer.getByRole('link').elements().length).toBe(5);
-      for (const [name, isHidden] of [
-        ['Today', true],
-        ['Hides', true],
-        ['Visit', false],
-      ] as const) {
-        const link = footer.getByRole('link', { name, exact: true }).last().element() as HTMLElement;
-        const label = [...link.querySelectorAll<HTMLElement>('*')].find(({ textContent }) => textContent === name);
-        expect([name, (label?.offsetWidth ?? 0) <= 2]).toEqual([name, isHidden]);
-        expect(Math.min(link.offsetWidth, link.offsetHeight)).toBeGreaterThanOrEqual(24);
-      }
+      test('icons alone keep the names, and an item without an icon keeps its label', async () => {
+        mount({ ...request, footer: { iconsOnly: true } });
+        await expect.poll(() => footer.getByRole('link').elements().length).toBe(5);
+        for (const [name, isHidden] of [
+          ['Today', true],
+          ['Hides', true],
+          ['Visit', false],
+        ] as const) {
+          const link = footer.getByRole('link', { name, exact: true }).last().element() as HTMLElement;
+          const label = [...link.querySelectorAll<HTMLElement>('*')].find(({ textContent }) => textContent === name);
+          expect([name, (label?.offsetWidth ?? 0) <= 2]).toEqual([name, isHidden]);
+          expect(Math.min(link.offsetWidth, link.offsetHeight)).toBeGreaterThanOrEqual(24);
+        }
+      });
     });
   });
 }
 
 /** What every list of languages does. */
-export function languagesContract(mount: MountPage): void {
-  test('a language leads to the same page in it, and says which language it is in', async () => {
-    const names = { cy: 'Cymraeg', en: 'English' };
-    mount({ definition: bilingual, url: '/hides', languages: names, bar: 'static', content: 'short' });
-    const languages = page.getByRole('navigation', { name: 'Language' });
-    await expect.element(languages.getByRole('link', { name: 'English' })).toHaveAttribute('aria-current', 'true');
-    const welsh = languages.getByRole('link', { name: 'Cymraeg' });
-    await expect.element(welsh).toHaveAttribute('href', '/cy/cuddfannau');
-    await expect.element(welsh).toHaveAttribute('lang', 'cy');
-    await welsh.click();
-    await expect
-      .element(page.getByRole('banner').getByRole('link', { name: 'Cuddfannau' }))
-      .toHaveAttribute('aria-current', 'page');
+export function languagesContract(mount: MountPage, leftOut: LeftOut = {}): void {
+  componentContract('a list of languages', leftOut, (part) => {
+    part('languages', { wcag: ['3.1.2', '2.4.5'], aria: 'navigation landmark' }, () => {
+      test('a language leads to the same page in it, and says which language it is in', async () => {
+        const names = { cy: 'Cymraeg', en: 'English' };
+        mount({ definition: bilingual, url: '/hides', languages: names, bar: 'static', content: 'short' });
+        const languages = page.getByRole('navigation', { name: 'Language' });
+        await expect.element(languages.getByRole('link', { name: 'English' })).toHaveAttribute('aria-current', 'true');
+        const welsh = languages.getByRole('link', { name: 'Cymraeg' });
+        await expect.element(welsh).toHaveAttribute('href', '/cy/cuddfannau');
+        await expect.element(welsh).toHaveAttribute('lang', 'cy');
+        await welsh.click();
+        await expect
+          .element(page.getByRole('banner').getByRole('link', { name: 'Cuddfannau' }))
+          .toHaveAttribute('aria-current', 'page');
+      });
+    });
   });
 }
 
 /** What every layout does. */
-export function layoutContract(mount: MountPage): void {
+export function layoutContract(mount: MountPage, leftOut: LeftOut = {}): void {
   const request: PageRequest = {
     definition: bilingual,
     url: '/',
@@ -157,34 +167,36 @@ export function layoutContract(mount: MountPage): void {
     content: 'short',
   };
 
-  describe('a layout', () => {
-    test('puts each part in its place, and the footer at the foot of the window', async () => {
-      mount({ ...request, notice: { name: 'layout', text: 'Mind the step' } });
-      await expect.element(page.getByRole('heading', { name: 'Today' })).toBeVisible();
-      const beside = () => page.getByText('Beside').element().getBoundingClientRect();
-      expect(page.getByText('Mind the step').element().getBoundingClientRect().bottom).toBeLessThanOrEqual(
-        box('header').top,
-      );
-      expect(box('header').bottom).toBeLessThanOrEqual(box('main').top);
-      expect(beside().right).toBeLessThanOrEqual(box('main').left);
-      expect(Math.round(box('footer').bottom)).toBe(800);
-      await page.viewport(320, 700);
-      expect(beside().bottom).toBeLessThanOrEqual(box('main').top);
-      expect(document.documentElement.scrollWidth).toBe(320);
-    });
+  componentContract('the parts of a page', leftOut, (part) => {
+    part('a layout', { wcag: ['1.3.1', '2.4.1'], aria: 'landmark regions' }, () => {
+      test('puts each part in its place, and the footer at the foot of the window', async () => {
+        mount({ ...request, notice: { name: 'layout', text: 'Mind the step' } });
+        await expect.element(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+        const beside = () => page.getByText('Beside').element().getBoundingClientRect();
+        expect(page.getByText('Mind the step').element().getBoundingClientRect().bottom).toBeLessThanOrEqual(
+          box('header').top,
+        );
+        expect(box('header').bottom).toBeLessThanOrEqual(box('main').top);
+        expect(beside().right).toBeLessThanOrEqual(box('main').left);
+        expect(Math.round(box('footer').bottom)).toBe(800);
+        await page.viewport(320, 700);
+        expect(beside().bottom).toBeLessThanOrEqual(box('main').top);
+        expect(document.documentElement.scrollWidth).toBe(320);
+      });
 
-    test('lets a pinned bar stay as far as the page goes', async () => {
-      mount({ ...request, bar: 'sticky', content: 'long' });
-      await expect.element(page.getByRole('heading', { name: 'Today' })).toBeVisible();
-      window.scrollTo(0, 900);
-      await expect.poll(() => box('header').top).toBe(0);
-      expect(window.scrollY).toBe(900);
-    });
+      test('lets a pinned bar stay as far as the page goes', async () => {
+        mount({ ...request, bar: 'sticky', content: 'long' });
+        await expect.element(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+        window.scrollTo(0, 900);
+        await expect.poll(() => box('header').top).toBe(0);
+        expect(window.scrollY).toBe(900);
+      });
 
-    test('that shows no content says so while it is being made', async () => {
-      const warned = vi.fn();
-      mount({ ...request, content: 'none', onWarning: warned });
-      await expect.poll(() => warned.mock.calls).toEqual([['layout-without-content']]);
+      test('that shows no content says so while it is being made', async () => {
+        const warned = vi.fn();
+        mount({ ...request, content: 'none', onWarning: warned });
+        await expect.poll(() => warned.mock.calls).toEqual([['layout-without-content']]);
+      });
     });
   });
 }

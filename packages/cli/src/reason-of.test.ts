@@ -1,0 +1,12 @@
+import { expect, test } from 'vitest';
+import { reasonOf } from './reason-of.ts';
+
+test.each<[unknown, string]>([
+  [new Error('the page hangs'), 'the page hangs'],
+  [new TypeError('Timeout of 15000 ms\nCall log:\n  - navigating'), 'Timeout of 15000 ms'],
+  [new Error(''), ''],
+  ['thrown as it is', 'thrown as it is'],
+  [undefined, 'undefined'],
+])('the reason of %s is one line', (error, reason) => {
+  expect(reasonOf(error)).toBe(reason);
+});

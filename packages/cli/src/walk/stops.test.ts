@@ -1,0 +1,78 @@
+import { defineSite, type SiteDefinition } from 'fair-trail';
+import { describe, expect, test } from 'vitest';
+import { stopsOf } from './stops.ts';
+import { WalkNotes } from './walk-report.ts';
+
+const visitor = { audience: [], records: {} };
+
+const definition: SiteDefinition = {
+  name: 'Marram',
+  home: 'today',
+  entries: [
+    { id: 'today', label: 'Today', href: '/' },
+    {
+      id: 'species',
+      label: 'Species',
+      href: '/species',
+      aliases: ['/birds'],
+      entries: [
+        {
+          id: 'species-page',
+          label: '{slug}',
+          href: '/species/:slug',
+          records: 'species',
+          aliases: ['/birds/:slug', '/b-:slug'],
+          movedFrom: ['/bird/:slug/page'],
+        },
+      ],
+    },
+    { id: 'log', label: 'Log', href: '/log{/:year}?', movedFrom: ['/ringing{/:year}?'] },
+  ],
+  menus: { main: ['today', { entry: 'species', depth: 2 }] },
+};
+
+describe('the pages of a site', () => {
+  const records = { species: [{ params: { slug: 'bar-tailed godwit' }, label: 'Bar-tailed godwit' }] };
+  const { stops } = stopsOf(defineSite(definition, { base: '/point' }), { ...visitor, records });
+  const stop = (id: string) => stops.find(({ entry }) => entry.id === id);
+
+  test('have addresses below the base, and those of records are written out', () => {
+    expect(stops.map(({ address }) => address)).toEqual([
+      '/point/',
+      '/point/species',
+      '/point/species/bar-tailed%20godwit',
+      '/point/log',
+    ]);
+  });
+
+  test('have their aliases and old addresses with the params put in, however they are written', () => {
+    expect(stop('species-page')?.aliases).toEqual(['/point/birds/bar-tailed%20godwit', '/point/b-bar-tailed%20godwit']);
+    expect(stop('species-page')?.moved).toEqual(['/point/bird/bar-tailed%20godwit/page']);
+    expect([stop('log')?.aliases, stop('log')?.moved]).toEqual([[], ['/point/ringing']]);
+  });
+
+  test('know their way through a menu', () => {
+    expect(stop('species-page')?.ways.get('main')).toEqual(['Species', 'Bar-tailed godwit']);
+    expect(stop('log')?.ways.size).toBe(0);
+  });
+});
+
+test('50 000 entries, and as many that are left out, are listed and told in one go', () => {
+  const entries = Array.from({ length: 50_000 }, (_, index) => ({
+    id: `p${index}`,
+    label: `Page ${index}`,
+    href: `/p/${index}`,
+    aliases: [`/a/${index}`],
+    ...(index % 2 === 1 && { audience: ['ringer'] }),
+  }));
+  const { stops, leftOut } = stopsOf(defineSite({ name: 'Marram', entries }), visitor);
+  expect([stops.length, leftOut.length, stops.at(-1)?.aliases]).toEqual([25_000, 25_000, ['/a/49998']]);
+  const notes = new WalkNotes();
+  for (const { entry, reason } of leftOut) notes.notJudged({ entry }, null, reason);
+  for (const stop of stops) {
+    notes.tried(stop, 'titled');
+    notes.fault(stop, { code: 'wrong-title', blame: 'page', message: 'It is titled “Marram”.' });
+  }
+  const { summary } = notes.report({ tool: { name: 'fair-trail', version: '0' }, site: '', target: '' }, stops);
+  expect(summary).toEqual({ stops: 25_000, faults: 25_000, checks: 25_000, notJudged: 25_000 });
+});

@@ -1,0 +1,2 @@
+export const walkFormats = ['text', 'json', 'junit'] as const;
+export type WalkFormat = (typeof walkFormats)[number];

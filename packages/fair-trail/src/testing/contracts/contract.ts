@@ -1,0 +1,49 @@
+import { describe, test } from 'vitest';
+
+/** What the tests of a part stand for, so that a report says what was shown. */
+export interface StandsFor {
+  /** Success criteria of WCAG 2.2, such as `2.1.1`. */
+  readonly wcag?: readonly string[];
+  /** A pattern of the ARIA Authoring Practices, or a feature of WAI-ARIA, such as `disclosure` or `aria-current`. */
+  readonly aria?: string;
+}
+
+/** Registers tests that belong together, and that an implementation may have no use for. */
+export type DefinePart = (name: string, standsFor: StandsFor, tests: () => void) => void;
+
+/** Parts that do not apply to an implementation, by their names, each with the reason: they are told as skipped. */
+export type LeftOut = Readonly<Record<string, string>>;
+
+/**
+ * Registers the tests of a contract. Each test's name begins with the contract, its part, and in brackets what it stands for.
+ *
+ * @throws TypeError where a part is left out that there is not, or without a reason
+ */
+export function registerContract(name: string, leftOut: LeftOut, define: (part: DefinePart) => void): void {
+  const names: string[] = [];
+  describe(name, () => {
+    define((part, standsFor, tests) => {
+      names.push(part);
+      const reason = Object.hasOwn(leftOut, part) ? leftOut[part] : undefined;
+      describe(titleOf(part, standsFor), () => {
+        if (reason === undefined) tests();
+        else test('is left out', ({ skip }) => skip(reason));
+      });
+    });
+    for (const [part, reason] of Object.entries(leftOut)) {
+      if (!names.includes(part)) {
+        const known = names.map((one) => `"${one}"`).join(', ');
+        throw new TypeError(`The contract "${name}" has no part "${part}" that could be left out. It has ${known}.`);
+      }
+      if (reason.trim() === '') throw new TypeError(`Say why "${part}" of the contract "${name}" does not apply.`);
+    }
+  });
+}
+
+function titleOf(name: string, { wcag = [], aria }: StandsFor): string {
+  const stands = [
+    ...(wcag.length > 0 ? [`WCAG ${wcag.join(', ')}`] : []),
+    ...(aria === undefined ? [] : [`ARIA ${aria}`]),
+  ];
+  return stands.length === 0 ? name : `${name} [${stands.join('; ')}]`;
+}

@@ -1,0 +1,40 @@
+import { test } from 'vitest';
+import { judged } from '../judged.ts';
+import { registerContract, type LeftOut } from './contract.ts';
+import { marks, names, panels } from './menu-parts-shown.ts';
+import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
+import type { MenuPart, MenuSubject } from './menu-subject.ts';
+
+/** What is promised of a menu, in parts that may be left out. */
+export const menuParts: readonly MenuPart[] = [
+  names,
+  marks,
+  mouse,
+  history,
+  panels,
+  keyboard,
+  narrow,
+  touch,
+  largeText,
+];
+
+/**
+ * Runs any implementation of a menu through what is promised of one. What the host cannot judge is skipped, and says so; a part
+ * that does not apply is declared.
+ *
+ * @param leftOut parts that do not apply, each with the reason
+ */
+export function menuContract(subject: MenuSubject, leftOut: LeftOut = {}): void {
+  registerContract(`the menu ${subject.menu ?? 'of the page'}`, leftOut, (part) => {
+    for (const { name, clauses, ...standsFor } of menuParts) {
+      part(name, standsFor, () => {
+        for (const clause of clauses) {
+          test(
+            clause.name,
+            judged(async () => clause.run(subject)),
+          );
+        }
+      });
+    }
+  });
+}

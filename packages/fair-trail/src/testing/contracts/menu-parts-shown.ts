@@ -1,0 +1,156 @@
+import { expect } from 'vitest';
+import { everyItem } from '../find.ts';
+import { begin, opener, type MenuPart } from './menu-subject.ts';
+
+export const names: MenuPart = {
+  name: 'names',
+  wcag: ['1.3.1', '2.4.4', '4.1.2'],
+  aria: 'navigation landmark',
+  clauses: [
+    {
+      name: 'the menu is a landmark with a name',
+      run: async (subject) => {
+        const { menu } = await begin(subject);
+        const { kind, name } = await menu.read();
+        expect({ kind, hasName: name !== '' }).toEqual({ kind: 'navigation', hasName: true });
+      },
+    },
+    {
+      name: 'everything in it has a name, and every link an address',
+      run: async (subject) => {
+        const { menu } = await begin(subject);
+        const items = everyItem((await menu.read()).items);
+        const nameless = items
+          .filter(({ name }) => name === '')
+          .map(({ link, control }) => link?.written ?? control?.name);
+        expect(nameless, 'items without a name').toEqual([]);
+        const dead = items.filter(({ link }) => link !== null && /^(?:#|javascript:.*)?$/u.test(link.written));
+        expect(
+          dead.map(({ name }) => name),
+          'links that lead nowhere',
+        ).toEqual([]);
+      },
+    },
+    {
+      name: 'it has every page, and each link has the address of its own',
+      run: async (subject) => {
+        const { menu } = await begin(subject);
+        for (const { way, address } of subject.pages) {
+          const leads = await menu.address(...way);
+          expect(leads === null ? null : pathOf(leads), `where “${way.join(' › ')}” leads`).toBe(address);
+        }
+      },
+    },
+  ],
+};
+
+export const marks: MenuPart = {
+  name: 'marks',
+  wcag: ['1.3.1', '2.4.8'],
+  aria: 'aria-current',
+  clauses: [
+    {
+      name: 'each page is marked, and no other',
+      run: async (subject) => {
+        for (const { way, address } of subject.pages) {
+          const page = await subject.open(address);
+          await expect(page.menu(subject.menu)).toMark(way);
+        }
+      },
+    },
+    {
+      name: 'an item that holds the page says that it does',
+      run: async (subject) => {
+        const isPage = (way: readonly string[]) => subject.pages.some((one) => one.way.join('\n') === way.join('\n'));
+        const nested = subject.pages.filter(({ way }) => way.length > 1 && isPage(way.slice(0, 1)));
+        for (const { way, address } of nested) {
+          const page = await subject.open(address);
+          await expect(page.menu(subject.menu)).toMark(way.slice(0, 1), 'section');
+        }
+      },
+    },
+    {
+      name: 'the mark follows a page change',
+      run: async (subject) => {
+        const { page, menu } = await begin(subject);
+        const [first, ...others] = subject.pages;
+        for (const { way } of [...others.slice(0, 2), ...(first ? [first] : [])]) {
+          await menu.choose(...way);
+          await expect(page.menu(subject.menu)).toMark(way);
+        }
+      },
+    },
+    {
+      name: 'an unknown address marks no page',
+      run: async (subject) => {
+        const page = await subject.open(subject.unknownAddress ?? '/no-such-page');
+        const found = await page.menu(subject.menu).marks();
+        expect(found.filter(({ mark }) => mark === 'page')).toEqual([]);
+      },
+    },
+  ],
+};
+
+export const panels: MenuPart = {
+  name: 'panels',
+  wcag: ['1.3.1', '2.4.3', '4.1.2'],
+  aria: 'disclosure',
+  clauses: [
+    {
+      name: 'a closed panel shows nothing, and says so',
+      run: async (subject) => {
+        const { menu } = await begin(subject);
+        const { name, items, control } = await opener(menu);
+        expect(control?.isExpanded, `aria-expanded of “${control?.name ?? name}”`).toBe(false);
+        expect(
+          items.filter(({ isShown }) => isShown).map((item) => item.name),
+          'to be seen in it',
+        ).toEqual([]);
+      },
+    },
+    {
+      name: 'a press opens it, and another closes it',
+      run: async (subject) => {
+        const { menu } = await begin(subject);
+        const { name, items } = await opener(menu);
+        await menu.open(name);
+        const opened = (await opener(menu)).control;
+        expect(opened?.isExpanded, `aria-expanded of “${opened?.name ?? name}”`).toBe(true);
+        const offered = await menu.offers();
+        for (const item of items) expect(offered).toContain(item.name);
+        await menu.close(name);
+        await expect(menu).not.toBeOpen(name);
+      },
+    },
+    {
+      name: 'Escape closes it, and focus is on what opened it',
+      run: async (subject) => {
+        const { page, menu } = await begin(subject);
+        const { name, control } = await opener(menu);
+        await menu.open(name);
+        await page.key('Escape');
+        await expect(menu).not.toBeOpen(name);
+        await expect(page).toHaveFocusOn(control?.name ?? name);
+      },
+    },
+    {
+      name: 'what is in a closed panel takes no focus',
+      run: async (subject) => {
+        const { page, menu } = await begin(subject);
+        const { items } = await opener(menu);
+        const hidden = new Set(everyItem(items).map(({ name }) => name));
+        await menu.focus((await menu.read()).items[0]?.name ?? '');
+        for (let stop = 0; stop < 4; stop += 1) {
+          const focused = await page.focus();
+          expect(hidden.has(focused ?? ''), `focus is on “${focused ?? ''}”, which is in a closed panel`).toBe(false);
+          await page.key('Tab');
+        }
+      },
+    },
+  ],
+};
+
+function pathOf(url: string): string {
+  const { pathname, search } = new URL(url);
+  return pathname + search;
+}

@@ -1,0 +1,95 @@
+import { expect } from 'vitest';
+import { menuItems, type MenuItem, type Site, type Visit } from '../../core/index.ts';
+import type { Input } from '../host.ts';
+import { navigationMatchers } from '../matchers.ts';
+import type { Menu } from '../menu.ts';
+import type { Navigation } from '../navigation.ts';
+import type { ItemReading } from '../page/reading.ts';
+import type { StandsFor } from './contract.ts';
+
+expect.extend(navigationMatchers);
+
+/** A page that a menu leads to. */
+export interface MenuPage {
+  /** The labels from the top of the menu down to it. */
+  readonly way: readonly string[];
+  /** Path and query. */
+  readonly address: string;
+}
+
+/** A menu of anybody's making, and how a test gets at it. */
+export interface MenuSubject {
+  /**
+   * Shows the page at an address, in a window of 1280 × 800, and takes away what it showed before: a test may open
+   * several pages, one after another.
+   */
+  readonly open: (address: string) => Promise<Navigation>;
+  /** Default: the only menu there is. */
+  readonly menu?: string;
+  /** Every page of this site that it leads to, the first one being where tests begin. `menuPages` makes them of a site. */
+  readonly pages: readonly MenuPage[];
+  /** An address of the site that nobody made. Default: `/no-such-page`. */
+  readonly unknownAddress?: string;
+}
+
+/** One promise of the contract. */
+export interface MenuClause {
+  readonly name: string;
+  readonly run: (subject: MenuSubject) => Promise<void>;
+}
+
+export interface MenuPart extends StandsFor {
+  readonly name: string;
+  readonly clauses: readonly MenuClause[];
+}
+
+/** The pages of a menu of a site, as the site file has them. */
+export function menuPages(site: Site, menu: string, visit: Visit = {}): readonly MenuPage[] {
+  const pages: MenuPage[] = [];
+  const collect = (items: readonly MenuItem[], above: readonly string[]) => {
+    for (const { label, href, entry, items: below } of items) {
+      const way = [...above, label];
+      if (href !== null && entry?.outside === false) pages.push({ way, address: href });
+      collect(below, way);
+    }
+  };
+  collect(menuItems(site, menu, visit), []);
+  return pages;
+}
+
+export const begin = async (subject: MenuSubject): Promise<{ readonly page: Navigation; readonly menu: Menu }> => {
+  const page = await subject.open(subject.pages[0]?.address ?? '/');
+  return { page, menu: page.menu(subject.menu) };
+};
+
+/** The first item of the menu that opens something. */
+export async function opener(menu: Menu): Promise<ItemReading> {
+  const { items } = await menu.read();
+  const found = items.find((item) => item.control !== null && item.items.length > 0);
+  if (found) return found;
+  return lacks(menu, 'No item of this menu opens anything', "panels: 'the bar has plain links alone'");
+}
+
+export async function toggleOf(menu: Menu): Promise<string> {
+  const { toggle } = await menu.read();
+  if (toggle?.isShown === true) return toggle.name;
+  return lacks(menu, 'At 320 px no button opens this menu', "narrow: 'the row wraps'");
+}
+
+async function lacks(menu: Menu, what: string, leftOut: string): Promise<never> {
+  throw new Error(
+    `${what}. Where it has no such thing, say so: menuContract(subject, { ${leftOut} }).\n\n${await menu.tree()}`,
+  );
+}
+
+export async function reachEach(subject: MenuSubject, input: Input): Promise<void> {
+  const pages = subject.pages.slice(1);
+  for (const { way, address } of pages) {
+    const { page } = await begin(subject);
+    await page
+      .by(input)
+      .menu(subject.menu)
+      .choose(...way);
+    await expect(page).toStandAt(address);
+  }
+}

@@ -1,0 +1,57 @@
+/**
+ * The catalogue of what a test of navigation can fail with; `docs/testing.md` explains each.
+ */
+export const failureCodes = [
+  'no-menu',
+  'several-menus',
+  'no-item',
+  'several-items',
+  'no-control',
+  'no-link',
+  'leads-elsewhere',
+  'not-shown',
+  'not-reached',
+  'not-pressed',
+  'never-opened',
+  'never-closed',
+  'never-arrived',
+  'host-gone',
+  'no-answer',
+  'bad-address',
+] as const;
+
+export type FailureCode = (typeof failureCodes)[number];
+
+interface Told {
+  /** What was looked for, or waited for. */
+  readonly wanted: string;
+  /** What was there. */
+  readonly found: string;
+  /** What is most likely wrong, and what to do. */
+  readonly likely?: string;
+  /** The menus as they were, as a tree. */
+  readonly tree?: string;
+}
+
+/** Something that a user would have done could not be done. It names what was looked for, what was there, and a likely reason. */
+export class NavigationFailure extends Error {
+  override readonly name = 'NavigationFailure';
+  readonly code: FailureCode;
+
+  constructor(code: FailureCode, { wanted, found, likely, tree }: Told) {
+    const lines = [`${wanted} [${code}]`, `  found:  ${found}`];
+    if (likely !== undefined) lines.push(`  likely: ${likely}`);
+    if (tree !== undefined) lines.push('', tree);
+    super(lines.join('\n'));
+    this.code = code;
+  }
+}
+
+/** The host cannot judge what was asked of it: neither a pass nor a failure of the page. */
+export class NotJudged extends Error {
+  override readonly name = 'NotJudged';
+
+  constructor(host: string, reason: string) {
+    super(`not judged: in ${host}, ${reason}`);
+  }
+}

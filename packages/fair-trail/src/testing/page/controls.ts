@@ -1,0 +1,44 @@
+import { accessibleNameWhenShown, roleOf } from '../../audit/index.ts';
+import type { Elements } from './elements.ts';
+import { isPopoverOpen } from './popover.ts';
+import type { ControlReading } from './reading.ts';
+import { isShown } from './shown.ts';
+
+const openers: ReadonlySet<string | null> = new Set(['button', 'link', 'menuitem']);
+
+/** Whether pressing it opens something, as far as it says: for assistive technology a box that can be clicked is no button. */
+export function isOpener(element: Element): boolean {
+  const role = roleOf(element);
+  if (!openers.has(role)) return false;
+  if (element.localName === 'summary') return true;
+  const says = '[aria-expanded], [popovertarget], [commandfor], [aria-haspopup]:not([aria-haspopup="false"])';
+  return element.matches(says) || (role === 'button' && element.matches('[aria-controls]'));
+}
+
+export function controlOf(element: Element, elements: Elements): ControlReading {
+  return {
+    element: elements.numberOf(element),
+    name: accessibleNameWhenShown(element, roleOf(element) ?? 'button'),
+    isExpanded: expandedOf(element),
+    isShown: isShown(element),
+    isDisabled: element.matches(':disabled, [aria-disabled="true"]'),
+  };
+}
+
+function expandedOf(element: Element): boolean | null {
+  if (element.localName === 'summary') return element.parentElement?.hasAttribute('open') ?? null;
+  const said = element.getAttribute('aria-expanded');
+  if (said === 'true' || said === 'false') return said === 'true';
+  const popover = element.hasAttribute('popovertarget') ? targetOf(element) : null;
+  return popover ? isPopoverOpen(popover) : null;
+}
+
+/** What a control says that it opens; null where it says nothing that can be found. */
+export function targetOf(control: Element): Element | null {
+  if (control.localName === 'summary') return control.parentElement;
+  const id = ['aria-controls', 'popovertarget', 'commandfor']
+    .map((name) => control.getAttribute(name)?.trim().split(/\s+/u)[0])
+    .find(Boolean);
+  const root = control.getRootNode() as Document | ShadowRoot;
+  return id === undefined ? null : (root.getElementById(id) ?? control.ownerDocument.getElementById(id));
+}

@@ -1,0 +1,19 @@
+/** Elements by number: what is told of a page goes through a wire, and an element does not. */
+export class Elements {
+  readonly #numbers = new WeakMap<Element, number>();
+  readonly #elements: WeakRef<Element>[] = [];
+
+  numberOf(element: Element): number {
+    const known = this.#numbers.get(element);
+    if (known !== undefined) return known;
+    const number = this.#elements.push(new WeakRef(element)) - 1;
+    this.#numbers.set(element, number);
+    return number;
+  }
+
+  /** Null where it has gone from the page. */
+  at(number: number): HTMLElement | null {
+    const element = this.#elements[number]?.deref();
+    return element?.isConnected === true ? (element as HTMLElement) : null;
+  }
+}

@@ -1,0 +1,1 @@
+export { playwrightHost, type DrivenPage, type PlaywrightOptions } from './hosts/playwright-host.ts';

@@ -1,0 +1,47 @@
+import { commands, page, userEvent } from 'vitest/browser';
+import type {} from './tap-command.ts';
+import { browserHost, navigation, type Navigation, type NavigationOptions } from './index.ts';
+import { subjectBody, subjectScript, subjectStyle } from './subject.samples.ts';
+
+declare global {
+  interface Window {
+    stopSubject?: () => void;
+  }
+}
+
+const first = location.href;
+const sheet = document.createElement('style');
+
+/** Shows the subject, or one that was broken, in the page of the test. */
+export async function showSubject(
+  address: string,
+  { body = subjectBody, script = subjectScript, style = subjectStyle } = {},
+  options: NavigationOptions = {},
+): Promise<Navigation> {
+  await clearSubject();
+  history.replaceState(null, '', address);
+  sheet.textContent = style;
+  document.head.append(sheet);
+  document.body.innerHTML = body;
+  const started = document.createElement('script');
+  started.textContent = `{${script}}`;
+  document.body.append(started);
+  return navigation(browserHost({ page, userEvent, tap: commands.tap }), options);
+}
+
+export async function clearSubject(): Promise<void> {
+  window.stopSubject?.();
+  document.body.replaceChildren();
+  document.documentElement.removeAttribute('style');
+  history.replaceState(null, '', first);
+  await page.viewport(1280, 800);
+}
+
+export const subjectPages = [
+  { way: ['Today'], address: '/' },
+  { way: ['Hides'], address: '/hides' },
+  { way: ['Hides', 'Reedbed Hide'], address: '/hides/reedbed' },
+  { way: ['Hides', 'Lantern Room'], address: '/hides/lantern' },
+  { way: ['Tides'], address: '/tides' },
+  { way: ['Visit'], address: '/visit' },
+];

@@ -1,0 +1,14 @@
+/** As much as is used of what a command of Vitest's browser mode is given. */
+interface CommandContext {
+  readonly frame: () => Promise<{
+    readonly locator: (selector: string) => { readonly tap: () => Promise<void> };
+  }>;
+}
+
+/**
+ * A command for Vitest's browser mode (`browser.commands` in its configuration) that taps the middle of what a selector finds,
+ * with a finger. It runs beside the browser, which alone can make real touches. The context needs `hasTouch`.
+ */
+export async function tap(context: CommandContext, selector: string): Promise<void> {
+  await (await context.frame()).locator(selector).tap();
+}
