@@ -75,7 +75,7 @@ export default defineConfig({
           expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
           browser: browser(),
-          provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000) },
+          provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000), isEachHistory: true },
         },
       },
       {
@@ -93,7 +93,7 @@ export default defineConfig({
             ...effort(['**/navbar.browser.test.tsx'], []),
           ],
           browser: browser(),
-          provide: { walkSteps: 40, mounts: 8 },
+          provide: { walkSteps: 40, mounts: 8, isEachHistory: effort(false, true) },
         },
       },
       {

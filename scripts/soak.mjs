@@ -13,6 +13,7 @@ for (const [project, file] of [
   ['node', 'core/interaction'],
   ['react-19', 'router-walk'],
   ['react-19', '-stress'],
+  ['react-18', 'src/react/'],
   ['command', 'src/audit/'],
   ['command', 'src/walk/'],
 ]) {

@@ -1,7 +1,7 @@
 import { StrictMode } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
-import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { beforeEach, describe, expect, inject, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, memoryHistory, serverHistory } from '../core/index.ts';
 import { lazyPage, Stage, Trail, usePosition, type Page } from './index.ts';
@@ -25,9 +25,16 @@ const heading = (name: string) => page.getByRole('heading', { level: 1, name, ex
 const inMenu = (name: string) => page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name });
 const main = () => page.getByRole('main');
 
+declare module 'vitest' {
+  interface ProvidedContext {
+    /** Whether the router is asked by each history, or only by the one that a browser of today has. */
+    isEachHistory: boolean;
+  }
+}
+
 borrowAddress();
 
-describe.each(histories)('by %s', (_, history) => {
+describe.each(inject('isEachHistory') ? histories : histories.slice(1, 2))('by %s', (_, history) => {
   test('address, mark, title and focus go together, and come back together', async () => {
     mount(
       <StrictMode>
@@ -55,14 +62,16 @@ describe.each(histories)('by %s', (_, history) => {
     page.getByTestId('scroller').element().scrollTo(0, 220);
     link.element().scrollIntoView();
     await expect.poll(() => window.scrollY).toBeGreaterThan(500);
-    const before = window.scrollY;
+    // The driver may scroll once more to press the link: what counts is where the page stood as it was left.
+    let before = 0;
+    link.element().addEventListener('click', () => (before = window.scrollY));
     await link.click();
     await expect.element(heading('Hides')).toHaveFocus();
     expect(window.scrollY).toBe(0);
     window.history.back();
     await expect.element(heading('Just a moment')).toBeVisible();
     await expect.element(link).toHaveFocus();
-    await expect.poll(() => Math.abs(window.scrollY - before)).toBeLessThan(60);
+    await expect.poll(() => Math.abs(window.scrollY - before)).toBeLessThan(2);
     expect(page.getByTestId('scroller').element().scrollTop).toBe(220);
   });
 
