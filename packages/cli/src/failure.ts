@@ -29,6 +29,7 @@ export const failureCodes = [
   'unknown-rule',
   'not-a-report',
   'no-such-entry',
+  'no-such-language',
   'storage-syntax',
 ] as const;
 

@@ -1,11 +1,12 @@
 import { Option, type Command } from 'commander';
-import type { Entry, Site } from 'fair-trail';
+import type { Site } from 'fair-trail';
 import { outputColors } from '../colors.ts';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { readNames } from './read-names.ts';
 import { show } from './show.ts';
 import { showText } from './show-text.ts';
+import { adviseAudiences } from '../input/advise-audiences.ts';
 import { readRecords } from '../input/records-file.ts';
 import { problemLine, readSoundSite } from '../input/site-file.ts';
 
@@ -51,10 +52,7 @@ async function runShow(file: string, { at, menu, audience, records: recordsFile,
     throw new Failure('bad-address', `"${printable(at)}" is not an address. ${remedy}`);
   }
   for (const each of problems) process.stderr.write(`${problemLine(each)}\n`);
-  const known = audiencesOf(site.entries);
-  for (const name of audience) {
-    if (!known.has(name)) process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
-  }
+  adviseAudiences(site, audience);
   const shown = show(site, { url: at ?? null, menu: menu ?? null, audience, records });
   process.stdout.write(format === 'json' ? `${JSON.stringify(shown, null, 2)}\n` : showText(site, shown, outputColors));
 }
@@ -63,8 +61,4 @@ function isAddress(text: string, site: Site): boolean {
   if (text.trim() === '') return false;
   const base = site.origin ?? 'https://site.invalid';
   return URL.canParse(text, base) && /^https?:$/u.test(new URL(text, base).protocol);
-}
-
-function audiencesOf(entries: readonly Entry[]): Set<string> {
-  return new Set(entries.flatMap((entry) => [...entry.audiences.flat(), ...audiencesOf(entry.entries)]));
 }

@@ -25,6 +25,7 @@ export function addWalkCommand(program: Command, version: string): void {
     .addOption(
       new Option('--audience <A,B>', 'the audiences that the visitor is in').argParser(readNames).default([], 'none'),
     )
+    .option('--language <TAG>', 'the language of the pages, one of the site’s; without it, the site’s own')
     .option('--storage <FILE>', 'cookies and local storage that make the visitor one of them, as Playwright saves them')
     .option('--only <A,B>', 'walk to these entries alone, by their ids', readNames)
     .addOption(

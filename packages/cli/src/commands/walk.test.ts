@@ -237,6 +237,13 @@ describe('bad input is refused, with the place and the remedy', () => {
       2,
       'There is no entry "nope". "fair-trail show" lists them.',
     ],
+    ['a language that there is not', ['--against', sound, '--language', 'cy'], 2, '[no-such-language]'],
+    [
+      'an audience that no entry is for',
+      ['--against', sound, '--audience', 'ringers', '--browser', place('none')],
+      3,
+      'advice: no entry is for the audience "ringers".',
+    ],
     ['no storage', ['--against', sound, '--storage', site], 2, 'storageState() writes it. [storage-syntax]'],
     ['no input', ['--against', sound, '--by', 'voice'], 2, 'There are mouse and keyboard.'],
     ['no address', [], 2, "required option '--against"],

@@ -46,7 +46,12 @@ async function walk(name: string, script: string, settings: Partial<WalkSettings
       storage: null,
       ...settings,
     });
-    return walked.report({ tool: { name: 'fair-trail', version: '0' }, site: 'site.json', target: 'copy' });
+    return walked.report({
+      tool: { name: 'fair-trail', version: '0' },
+      site: 'site.json',
+      target: 'copy',
+      language: 'en',
+    });
   } finally {
     served.close();
   }

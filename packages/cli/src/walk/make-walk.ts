@@ -1,6 +1,7 @@
 import { defineSite, everyEntry, hrefOf, type Site } from 'fair-trail';
 import { withBrowser, withServed } from '../browser/with-browser.ts';
 import { Failure } from '../failure.ts';
+import { adviseAudiences } from '../input/advise-audiences.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
@@ -20,6 +21,7 @@ export interface WalkOptions {
   readonly base?: string;
   readonly records?: string;
   readonly audience: readonly string[];
+  readonly language?: string;
   readonly storage?: string;
   readonly only?: readonly string[];
   readonly by: readonly WalkInput[];
@@ -36,7 +38,10 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
   const { against, base = '/', audience, only = null, by: inputs, width, format, out, write } = options;
   const { site: written } = await readSoundSite(file);
   const site = base === '/' ? written : defineSite(written.definition, { base });
+  const { language = site.language } = options;
   refuseUnknown(site, only);
+  refuseForeign(site, language);
+  adviseAudiences(site, audience);
   const records = options.records === undefined ? {} : readRecords(options.records);
   // Before what takes long, rather than after it.
   const outputs = [out, write].filter((path) => path !== undefined).map((path) => ({ path }));
@@ -50,6 +55,7 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
         address: url,
         audience,
         records,
+        language,
         only,
         inputs,
         width,
@@ -58,7 +64,7 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
         onProgress: (done, all) => say(`Step ${done} of ${all}`),
       });
       endSaying();
-      const report = walked.report({ tool: { name: 'fair-trail', version }, site: file, target: against });
+      const report = walked.report({ tool: { name: 'fair-trail', version }, site: file, target: against, language });
       refuseEmpty(report, site);
       const text = `${printed(report, format)}\n`;
       const files = out === undefined ? [] : [{ path: out, text }];
@@ -66,7 +72,10 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
       else if (write !== undefined) {
         // A folder is served at another port each time.
         const running = url === against ? url : 'http://127.0.0.1:4310/';
-        files.push({ path: write, text: writeTest({ ...walked, site, visitor: { audience, records }, running }) });
+        files.push({
+          path: write,
+          text: writeTest({ ...walked, site, visitor: { audience, records, language }, running }),
+        });
       }
       writeFiles(files, options.force ?? false);
       if (out === undefined) process.stdout.write(text);
@@ -76,14 +85,14 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
 }
 
 /** @throws Failure where nothing of the site file is there at all: then the command was used wrongly, and no fault is one */
-function refuseEmpty({ stops, faults, notJudged, target }: WalkReport, site: Site): void {
+function refuseEmpty({ stops, faults, notJudged, target, language }: WalkReport, site: Site): void {
   if (stops.length === 0) {
     const reason = notJudged[0]?.reason ?? '';
     throw new Failure('nothing-found', `The site file has no page to walk to. ${reason}`);
   }
   if (stops.some(({ checks }) => checks.there !== 'wrong')) return;
   const [first = ''] = faults.find(({ code }) => code === 'page-missing')?.message.split(/(?<=[.])\s/u) ?? [];
-  const home = site.home ? (hrefOf(site, site.home) ?? '/') : '/';
+  const home = site.home ? (hrefOf(site, site.home, {}, language) ?? '/') : '/';
   throw new Failure(
     'nothing-found',
     `Not one page of the site file is at ${printable(target)}: ${home} was asked for first. ${printable(first)} ` +
@@ -105,4 +114,10 @@ function refuseUnknown(site: Site, only: readonly string[] | null): void {
   const unknown = only?.find((id) => !known.includes(id));
   if (unknown === undefined) return;
   throw new Failure('no-such-entry', `There is no entry "${printable(unknown)}". "fair-trail show" lists them.`);
+}
+
+function refuseForeign(site: Site, language: string): void {
+  if (site.languages.includes(language)) return;
+  const known = site.languages.join(', ');
+  throw new Failure('no-such-language', `The site has no pages in "${printable(language)}". It has them in ${known}.`);
 }

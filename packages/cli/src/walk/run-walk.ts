@@ -8,9 +8,9 @@ import { checkSurplus } from './check-surplus.ts';
 import { SeenPages } from './seen-pages.ts';
 import { SiteMenus } from './site-menus.ts';
 import type { Storage } from './storage-file.ts';
-import { stopsOf, type Stop, type Visitor } from './stops.ts';
+import { prefixOf, stopsOf, type Stop, type Visitor } from './stops.ts';
 import { Walker, type WalkInput } from './walker.ts';
-import { WalkNotes, type WalkReport } from './walk-report.ts';
+import { WalkNotes, type WalkedSite, type WalkReport } from './walk-report.ts';
 
 export interface WalkSettings extends Visitor {
   readonly site: Site;
@@ -36,7 +36,7 @@ export interface Walked {
   readonly stops: readonly Stop[];
   readonly notes: WalkNotes;
   readonly seen: SeenPages;
-  readonly report: (of: Pick<WalkReport, 'tool' | 'site' | 'target'>) => WalkReport;
+  readonly report: (of: WalkedSite) => WalkReport;
 }
 
 /** So many windows walk side by side: most of the time of each is spent waiting for its page. */
@@ -45,7 +45,7 @@ const windows = 3;
 /** Holds a running site against its site file, entry by entry. */
 export async function runWalk(browser: Browser, settings: WalkSettings): Promise<Walked> {
   const { site, address, only, inputs, width, storage } = settings;
-  const { isStopped = () => false, onProgress, patience = 3000 } = settings;
+  const { language = site.language, isStopped = () => false, onProgress, patience = 3000 } = settings;
   const { origin } = new URL(address);
   const { stops: all, leftOut } = stopsOf(site, settings);
   const stops = all.filter(({ entry }) => only === null || only.includes(entry.id));
@@ -54,9 +54,10 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
   for (const { entry, reason } of leftOut) {
     if (only === null || only.includes(entry.id)) notes.notJudged({ entry }, null, reason);
   }
-  const others = site.languages.filter((language) => language !== site.language);
+  const others = site.languages.filter((one) => one !== language);
   if (others.length > 0) {
-    notes.notJudged(null, null, `Pages in other languages are not walked to: ${others.join(', ')}.`);
+    const reason = `Pages in other languages are not walked to: ${others.join(', ')}. Give --language for a walk in one of them.`;
+    notes.notJudged(null, null, reason);
   }
 
   const gate = await openGate(origin);
@@ -67,6 +68,8 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
     acceptDownloads: false,
     serviceWorkers: 'block',
     reducedMotion: 'reduce',
+    // A site may answer in the language that its visitor reads.
+    locale: language,
     ...(storage !== null && { storageState: storage }),
   });
   try {
@@ -106,7 +109,11 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
     if (!isStopped() && only === null) {
       const home = stops.find(({ entry }) => entry === site.home);
       const walker = await open();
-      await walker.checkUnknown((home && seen.page(home.key)?.heading) ?? null, leafOf(stops));
+      await walker.checkUnknown(
+        prefixOf(site, language),
+        (home && seen.page(home.key)?.heading) ?? null,
+        leafOf(stops),
+      );
     }
     if (isStopped()) notes.notJudged(null, null, 'The walk was stopped: what was not tried is not judged.');
     settleBlame(notes, stops, seen);

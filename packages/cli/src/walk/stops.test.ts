@@ -1,6 +1,6 @@
 import { defineSite, type SiteDefinition } from 'fair-trail';
 import { describe, expect, test } from 'vitest';
-import { stopsOf } from './stops.ts';
+import { keyOf, stopsOf } from './stops.ts';
 import { WalkNotes } from './walk-report.ts';
 
 const visitor = { audience: [], records: {} };
@@ -57,6 +57,40 @@ describe('the pages of a site', () => {
   });
 });
 
+test('the pages of another language have its addresses, labels and titles', () => {
+  const site = defineSite(
+    {
+      name: { en: 'Marram', cy: 'Moresg' },
+      languages: ['cy'],
+      home: 'today',
+      entries: [
+        { id: 'today', label: { en: 'Today', cy: 'Heddiw' }, href: '/' },
+        {
+          id: 'hides',
+          label: { en: 'Hides', cy: 'Cuddfannau' },
+          href: { en: '/hides', cy: '/cuddfannau' },
+          aliases: ['/huts'],
+          movedFrom: ['/blinds'],
+        },
+      ],
+      menus: { main: ['today', 'hides'] },
+    },
+    { base: '/point' },
+  );
+  const { stops } = stopsOf(site, { ...visitor, language: 'cy' });
+  expect(stops.map(({ address, title, aliases }) => [address, title, aliases])).toEqual([
+    ['/point/cy', 'Heddiw · Moresg', []],
+    ['/point/cy/cuddfannau', 'Cuddfannau · Moresg', ['/point/cy/huts']],
+  ]);
+  expect(stops[1]).toMatchObject({
+    breadcrumbs: ['Heddiw', 'Cuddfannau'],
+    moved: ['/point/cy/blinds'],
+    ways: new Map([['main', ['Cuddfannau']]]),
+  });
+  // The same page in another language is another page.
+  expect(keyOf(site, '/point/hides')).not.toBe(stops[1]?.key);
+});
+
 test('50 000 entries, and as many that are left out, are listed and told in one go', () => {
   const entries = Array.from({ length: 50_000 }, (_, index) => ({
     id: `p${index}`,
@@ -73,6 +107,9 @@ test('50 000 entries, and as many that are left out, are listed and told in one 
     notes.tried(stop, 'titled');
     notes.fault(stop, { code: 'wrong-title', blame: 'page', message: 'It is titled “Marram”.' });
   }
-  const { summary } = notes.report({ tool: { name: 'fair-trail', version: '0' }, site: '', target: '' }, stops);
+  const { summary } = notes.report(
+    { tool: { name: 'fair-trail', version: '0' }, site: '', target: '', language: 'en' },
+    stops,
+  );
   expect(summary).toEqual({ stops: 25_000, faults: 25_000, checks: 25_000, notJudged: 25_000 });
 });

@@ -23,6 +23,8 @@ type Place = Site['addresses'][string][number];
 export interface Visitor {
   readonly audience: readonly string[];
   readonly records: SiteRecords;
+  /** One of the site's, in which the pages are. Default: its own. */
+  readonly language?: string;
 }
 
 /** A page that the site file names, and what it says of it. */
@@ -61,9 +63,11 @@ export function stopsOf(
   site: Site,
   visitor: Visitor,
 ): { readonly stops: readonly Stop[]; readonly leftOut: readonly LeftOut[] } {
+  const { language = site.language } = visitor;
+  const prefix = prefixOf(site, language);
   const waysByKey = waysOf(site, visitor);
   const placesByEntry = new Map<Entry, Place[]>();
-  for (const place of site.addresses[site.language] ?? []) {
+  for (const place of site.addresses[language] ?? []) {
     const places = placesByEntry.get(place.entry);
     if (places) places.push(place);
     else placesByEntry.set(place.entry, [place]);
@@ -78,7 +82,7 @@ export function stopsOf(
     }
     if (entry.href === null || entry.outside) continue;
     for (const params of paramsOf(site, entry, visitor.records)) {
-      const address = hrefOf(site, entry, params);
+      const address = hrefOf(site, entry, params, language);
       if (address === null) continue;
       if (isHarmful(new URL(address, anyOrigin))) {
         leftOut.push({ entry, reason: 'Asking for it may sign out or delete something, by the words of its address.' });
@@ -89,13 +93,15 @@ export function stopsOf(
       const places = placesByEntry.get(entry) ?? [];
       const written = places.flatMap(({ path, moved }) => {
         const text = writePath(path, params);
-        return text === null ? [] : [{ address: site.base + text, moved }];
+        if (text === null) return [];
+        // The home page of a language lies at its prefix itself.
+        return [{ address: text === '/' && prefix !== site.base ? prefix : prefix + text, moved }];
       });
       stops.push({
         key,
         entry,
         params,
-        label: labelOf(site, entry, { params, records: visitor.records, language: position.language }),
+        label: labelOf(site, entry, { params, records: visitor.records, language }),
         address,
         position,
         title: titleOf(site, position, '', visitor.records),
@@ -127,11 +133,16 @@ function paramsOf(site: Site, entry: Entry, records: SiteRecords): readonly Read
   return hrefOf(site, entry) === null ? own : [{}, ...own];
 }
 
-/** What an address is called among stops: its entry and params where the site file knows it, and else its path. */
+/** What stands before the path of each page in a language: the base path, and the language's tag where it is not the site's own. */
+export function prefixOf(site: Site, language: string): string {
+  return language === site.language ? site.base : `${site.base}/${language}`;
+}
+
+/** What an address is called among stops: its language, entry and params where the site file knows it, and else its path. */
 export function keyOf(site: Site, address: string | URL): string {
   const url = typeof address === 'string' ? new URL(address, anyOrigin) : address;
-  const position = locate(site, url);
-  if (position.status === 'exact' && position.entry) return `${position.entry.id} ${JSON.stringify(position.params)}`;
+  const { status, entry, params, language } = locate(site, url);
+  if (status === 'exact' && entry) return `${language} ${entry.id} ${JSON.stringify(params)}`;
   return url.pathname.replace(/(.)\/+$/u, '$1');
 }
 

@@ -39,6 +39,8 @@ export interface WalkReport {
   readonly tool: { readonly name: string; readonly version: string };
   readonly site: string;
   readonly target: string;
+  /** In which the pages are. */
+  readonly language: string;
   readonly stops: readonly WalkedStop[];
   readonly faults: readonly WalkFault[];
   /** What could not be tried, which is no pass. */
@@ -50,6 +52,9 @@ export interface WalkReport {
     readonly notJudged: number;
   };
 }
+
+/** What was walked, and by what. */
+export type WalkedSite = Pick<WalkReport, 'tool' | 'site' | 'target' | 'language'>;
 
 interface Found extends Pick<WalkFault, 'code' | 'blame' | 'message'> {
   readonly menu?: string;
@@ -111,7 +116,7 @@ export class WalkNotes {
     this.#notJudged.set([entry, check, reason].join('\n'), { entry, check, reason });
   }
 
-  report(of: Pick<WalkReport, 'tool' | 'site' | 'target'>, stops: readonly Stop[]): WalkReport {
+  report(of: WalkedSite, stops: readonly Stop[]): WalkReport {
     const wrong = new Set(this.#faults.map(({ address, check }) => `${address ?? ''}\n${check}`));
     const outcome = (stop: Stop, check: Check) => {
       if (wrong.has(`${stop.address}\n${check}`)) return 'wrong';

@@ -1,6 +1,15 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { defineSite, type SiteDefinition } from 'fair-trail';
+import {
+  defineSite,
+  labelOf,
+  locate,
+  menuItems,
+  titleOf,
+  type MenuItem,
+  type Position,
+  type SiteDefinition,
+} from 'fair-trail';
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
 import { handFaults } from '../../../fair-trail/src/testing/faults.samples.ts';
@@ -32,7 +41,11 @@ const sound =
 
 async function walk(
   listener: RequestListener,
-  { definition = subjectSite, ...settings }: Partial<WalkSettings> & { readonly definition?: SiteDefinition } = {},
+  {
+    definition = subjectSite,
+    language = 'en',
+    ...settings
+  }: Partial<WalkSettings> & { readonly definition?: SiteDefinition } = {},
 ): Promise<WalkReport> {
   const server = createServer(listener);
   servers.push(server);
@@ -46,10 +59,16 @@ async function walk(
     inputs: ['mouse'],
     width: 1280,
     storage: null,
+    language,
     patience: 500,
     ...settings,
   });
-  return walked.report({ tool: { name: 'fair-trail', version: '0' }, site: 'site.json', target: 'http://here' });
+  return walked.report({
+    tool: { name: 'fair-trail', version: '0' },
+    site: 'site.json',
+    target: 'http://here',
+    language,
+  });
 }
 
 /** What is found, in a line each. */
@@ -236,12 +255,71 @@ test('records that only others may see are no home page, and are found in a menu
   ]);
 });
 
-test('languages that are not walked are told', async () => {
-  const report = await walk(sound(subjectDocument()), {
-    definition: { ...subjectSite, language: 'en', languages: ['cy'] },
-    only: ['today'],
+describe('a site in two languages', () => {
+  const definition: SiteDefinition = {
+    name: { en: 'Marram', cy: 'Moresg' },
+    languages: ['cy'],
+    home: 'today',
+    entries: [
+      { id: 'today', label: { en: 'Today', cy: 'Heddiw' }, href: '/' },
+      { id: 'hides', label: { en: 'Hides', cy: 'Cuddfannau' }, href: { en: '/hides', cy: '/cuddfannau' } },
+      { id: 'tides', label: { en: 'Tides', cy: 'Llanw' }, href: { en: '/tides', cy: '/llanw' } },
+    ],
+    menus: { main: ['today', 'hides', 'tides'] },
+  };
+  const site = defineSite(definition);
+
+  /** A server that writes each page in the language of its address, and the menu as it is given. */
+  const inTheirLanguage =
+    (menuOf: (position: Position) => readonly MenuItem[]): RequestListener =>
+    (request, response) => {
+      const position = locate(site, request.url ?? '/');
+      const links = menuOf(position).map(({ href, label, mark }) => {
+        const current = mark === 'page' ? ' aria-current="page"' : '';
+        return `<li><a href="${href ?? ''}"${current}>${label}</a></li>`;
+      });
+      const label = position.entry ? labelOf(site, position.entry, position) : 'Not found';
+      response.writeHead(position.status === 'exact' ? 200 : 404, { 'Content-Type': 'text/html; charset=utf-8' });
+      response.end(
+        `<!DOCTYPE html><html lang="${position.language}"><title>${titleOf(site, position, 'Not found')}</title>` +
+          `<nav aria-label="Main"><ul>${links.join('')}</ul></nav><main><h1>${label}</h1></main>` +
+          '<nav aria-label="Languages"><a href="/">English</a> <a href="/cy" lang="cy">Cymraeg</a></nav></html>',
+      );
+    };
+
+  test.concurrent('is walked in the one that is asked for, and the other is told', async () => {
+    const asked = new Set<string>();
+    const listener = inTheirLanguage((position) => menuItems(site, 'main', { position }));
+    const report = await walk(
+      (request, response) => {
+        asked.add(`${request.url ?? ''} ${request.headers['accept-language'] ?? ''}`);
+        listener(request, response);
+      },
+      { definition, language: 'cy' },
+    );
+    expect(told(report)).toEqual([]);
+    expect(report.stops.map(({ address, checks }) => [address, checks['by mouse'], checks.marked])).toEqual([
+      ['/cy', 'right', 'right'],
+      ['/cy/cuddfannau', 'right', 'right'],
+      ['/cy/llanw', 'right', 'right'],
+    ]);
+    expect(asked).toContain('/cy/no-such-page-7d1f cy');
+    expect(report.notJudged.filter(({ check }) => check === null).map(({ reason }) => reason)).toEqual([
+      'Pages in other languages are not walked to: en. Give --language for a walk in one of them.',
+    ]);
   });
-  expect(report.notJudged.map(({ reason }) => reason)).toEqual(['Pages in other languages are not walked to: cy.']);
+
+  test.concurrent('a menu that leads out of the language is found', async () => {
+    const listener = inTheirLanguage((position) =>
+      menuItems(site, 'main', { position }).map((item) =>
+        item.href === '/cy/llanw' ? { ...item, href: '/tides', mark: null } : item,
+      ),
+    );
+    const report = await walk(listener, { definition, language: 'cy' });
+    expect(told(report)).toContain(
+      'leads-elsewhere (page) tides: “Llanw” leads to /tides, and to /cy/llanw in the site file.',
+    );
+  });
 });
 
 test('what was not tried is told, and is no pass', async () => {

@@ -264,15 +264,13 @@ export class Walker {
   /**
    * An address that nobody made must not be answered as if it were a page.
    *
+   * @param prefix what stands before the path of each page
    * @param home the heading of the home page
    * @param below a page without any below it
    */
-  async checkUnknown(home: string | null, below: Stop | null): Promise<void> {
+  async checkUnknown(prefix: string, home: string | null, below: Stop | null): Promise<void> {
     const { notes } = this.#held;
-    for (const address of [
-      `${this.#site.base}/no-such-page-7d1f`,
-      ...(below ? [`${below.address}/no-such-page-7d1f`] : []),
-    ]) {
+    for (const address of [`${prefix}/no-such-page-7d1f`, ...(below ? [`${below.address}/no-such-page-7d1f`] : [])]) {
       if (keyOf(this.#site, address) !== address) continue;
       const { status, reading } = await this.visit(address);
       if (!reading || (status !== null && status >= 400 && reading.menus.length === 0)) continue;

@@ -1,7 +1,7 @@
 import type { Site } from 'fair-trail';
 import type { SeenPages } from './seen-pages.ts';
 import { SiteMenus } from './site-menus.ts';
-import type { Stop, Visitor } from './stops.ts';
+import { prefixOf, type Stop, type Visitor } from './stops.ts';
 import type { WalkNotes } from './walk-report.ts';
 
 export interface TestOf {
@@ -41,6 +41,8 @@ export function writeTest({ site, visitor, stops, notes, seen, running }: TestOf
       '  },',
     ].join('\n');
   });
+  const { language = site.language } = visitor;
+  const locale = language === site.language ? '' : `, locale: ${quoted(language)}`;
   const home = stops.find(({ entry }) => entry === site.home)?.address ?? stops[0]?.address ?? '/';
   const starts = [...menus.values()].flatMap(({ name, shownOn: [first] }) => {
     return first && first.address !== home ? [`${key(name)}: ${quoted(first.address)}`] : [];
@@ -92,7 +94,7 @@ beforeAll(async () => {
   browser = await chromium.launch({ executablePath: process.env['CHROMIUM_PATH'] });
 });
 beforeEach(async () => {
-  page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  page = await browser.newPage({ viewport: { width: 1280, height: 800 }${locale} });
   visitor = navigation(playwrightHost(page));
 });
 afterEach(() => page.close());
@@ -133,7 +135,7 @@ describe.each(pages)('$address', ({ address, title, breadcrumbs = [], ways = {},
 });
 
 test('an address that nobody made marks no page', async () => {
-  await visit(${quoted(`${site.base}/no-such-page`)});
+  await visit(${quoted(`${prefixOf(site, language)}/no-such-page`)});
   for (const menu of ${list([...menus.values()].map(({ name }) => name).filter((name) => name !== ''))}) {
     if (!(await visitor.menus()).includes(menu)) continue;
     const marks = await visitor.menu(menu).marks();
