@@ -71,6 +71,15 @@ test('the selector finds the element, also in a shadow root, and the tag is cut 
   expect(findings[0]?.html).toBe('<a href="/x" title=""></a>');
 });
 
+test('a shadow root that has come since the last audit is looked into, however soon that was', async () => {
+  const page = await pageOf('<site-menu></site-menu><main><h1>Hides</h1></main>', usualHead);
+  const nameless = () => audit(page, { url: usualUrl, only: ['link-without-name'] }).findings.length;
+  expect(nameless()).toBe(0);
+  const shadow = page.querySelector('site-menu')?.attachShadow({ mode: 'open' });
+  if (shadow) shadow.innerHTML = '<nav><a href="/"></a></nav>';
+  expect(nameless()).toBe(1);
+});
+
 test('what is read is no menu, however many links it has', async () => {
   const links = Array.from({ length: 30 }, (_, index) => `<li><a href="#" >Bird ${index}</a></li>`).join('');
   const page = await pageOf(

@@ -1,3 +1,5 @@
+import { askedOnce } from './one-reading.ts';
+
 /**
  * Every element that a selector finds, also within open shadow roots, in the order of the document. Those of SVG are
  * taken for elements of HTML: what is asked of them, both have.
@@ -16,18 +18,11 @@ export function deepElements(root: ParentNode, selector: string): readonly HTMLE
   return found;
 }
 
-/** Whether there is a shadow root in it; known as long as nothing else can have run. */
-const known = new Map<ParentNode, boolean>();
-
-function hasShadows(root: ParentNode): boolean {
-  const answer = known.get(root);
-  if (answer !== undefined) return answer;
-  if (known.size === 0) queueMicrotask(() => known.clear());
-  const own = [...root.querySelectorAll('*')].some((element) => element.shadowRoot !== null);
+/** Whether it is one that has a shadow root, or there is one in it. */
+const hasShadows = askedOnce((root: ParentNode): boolean => {
   const isHost = 'shadowRoot' in root && root.shadowRoot !== null;
-  known.set(root, own || isHost);
-  return own || isHost;
-}
+  return isHost || [...root.querySelectorAll('*')].some((element) => element.shadowRoot !== null);
+});
 
 /** More of one menu, or of one page, are not looked at: nobody uses them. */
 export const mostLinks = 5000;

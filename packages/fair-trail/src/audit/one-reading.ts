@@ -1,5 +1,5 @@
-/** What has been found out of elements in the reading that goes on, by what was asked; null where none does. */
-let known: Map<unknown, Map<Element, unknown>> | null = null;
+/** What has been found out of nodes in the reading that goes on, by what was asked; null where none does. */
+let known: Map<unknown, Map<ParentNode, unknown>> | null = null;
 
 /**
  * Reads a document while nothing changes it: what is asked of an element again and again, such as by each of 50 000 links
@@ -18,15 +18,17 @@ export function inOneReading<Answer>(read: () => Answer): Answer {
   }
 }
 
-/** A question about elements that is answered once for each in one reading, and anew outside of any. */
-export function askedOnce<Answer>(find: (element: Element) => Answer): (element: Element) => Answer {
-  return (element) => {
-    if (!known) return find(element);
-    let answers = known.get(find) as Map<Element, Answer> | undefined;
-    if (!answers) known.set(find, (answers = new Map<Element, Answer>()));
-    if (answers.has(element)) return answers.get(element) as Answer;
-    const answer = find(element);
-    answers.set(element, answer);
+/** A question about elements, or documents, that is answered once for each in one reading, and anew outside of any. */
+export function askedOnce<Answer, Asked extends ParentNode = Element>(
+  find: (of: Asked) => Answer,
+): (of: Asked) => Answer {
+  return (of) => {
+    if (!known) return find(of);
+    let answers = known.get(find) as Map<Asked, Answer> | undefined;
+    if (!answers) known.set(find, (answers = new Map<Asked, Answer>()));
+    if (answers.has(of)) return answers.get(of) as Answer;
+    const answer = find(of);
+    answers.set(of, answer);
     return answer;
   };
 }
