@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { statSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -18,7 +18,38 @@ export function run(command, args, options = {}) {
 
 /** Runs a command that a package of this workspace brings, by the path of its script. */
 export function runTool(script, args, options) {
-  run(process.execPath, [path.join(root, 'node_modules', script), ...args], options);
+  run(process.execPath, toolArguments(script, args), options);
+}
+
+function toolArguments(script, args) {
+  return [path.join(root, 'node_modules', script), ...args];
+}
+
+/**
+ * Runs several lists of such commands side by side, each list in its order, since most of them use one processor. Where one
+ * fails, the others are ended, and the script with its exit code.
+ */
+export async function runSideBySide(...lists) {
+  const running = new Set();
+  const end = (status) => {
+    for (const child of running) child.kill();
+    process.exit(status);
+  };
+  const runOne = ([script, ...args]) =>
+    new Promise((resolve) => {
+      const child = spawn(process.execPath, toolArguments(script, args), { cwd: root, stdio: 'inherit' });
+      running.add(child);
+      child.on('exit', (status) => {
+        running.delete(child);
+        if (status !== 0) end(status ?? 1);
+        resolve();
+      });
+    });
+  await Promise.all(
+    lists.map(async (commands) => {
+      for (const command of commands) await runOne(command);
+    }),
+  );
 }
 
 /** Installs the packages that the lock file names, unless an installation has been made since it last changed. */

@@ -1,5 +1,5 @@
 import { accessSync, constants, readFileSync } from 'node:fs';
-import { chromium, type Browser } from 'playwright-core';
+import type { Browser } from 'playwright-core';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { reasonOf } from '../reason-of.ts';
@@ -40,6 +40,8 @@ export async function openBrowser(named?: string): Promise<Browser> {
   if (executablePath === null) throw new Failure('no-browser', `No browser was found. ${remedy}`);
   // Chromium refuses to run as root within its sandbox.
   const sandbox = process.getuid?.() === 0 ? ['--no-sandbox'] : [];
+  // A second of loading, which is only for those who get as far as this.
+  const { chromium } = await import('playwright-core');
   try {
     return await chromium.launch({
       executablePath,
