@@ -75,7 +75,7 @@ export function barPanelsContract(mount: MountBar, leftOut: LeftOut = {}): void 
           await expect.element(hides).toHaveAttribute('aria-expanded', 'false');
           await practical.click();
           await expect.element(link('Visit')).toBeVisible();
-          await page.getByRole('main').click({ position: { x: 5, y: 300 } });
+          await page.getByRole('heading', { level: 1 }).click({ position: { x: 5, y: 5 } });
           await expect.element(practical).toHaveAttribute('aria-expanded', 'false');
         });
 
@@ -140,7 +140,7 @@ export function barPanelsContract(mount: MountBar, leftOut: LeftOut = {}): void 
           mount({ definition: nested, held: 'hides' });
           await expect.element(link('Reedbed Hide')).toBeVisible();
           await userEvent.keyboard('{Escape}');
-          await page.getByRole('main').click({ position: { x: 5, y: 300 } });
+          await page.getByRole('heading', { level: 1 }).click({ position: { x: 5, y: 5 } });
           await expect.element(hides).toHaveAttribute('aria-expanded', 'true');
         });
 
