@@ -71,12 +71,14 @@ export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => 
     const { activeElement } = document;
     const isInPanel = panel?.contains(activeElement) === true;
     // Or on nothing by now, since the browser takes it from what it hides.
-    const hadFocus = wasNarrow !== null && focus.isWithin();
+    const hadFocus = focus.isWithin();
+    // At the first look nothing has gone that focus would have to be brought back from.
+    const hasWidened = wasNarrow === true;
     wasNarrow = isNarrow;
     report(isNarrow);
     if (!hadFocus || !panel) return;
     if (isNarrow && getComputedStyle(panel).visibility === 'hidden') toggle.focus();
-    else if (!isNarrow && !isInPanel && !activeElement?.closest('.ft-annex')) focusFirst(panel);
+    else if (hasWidened && !isInPanel && !activeElement?.closest('.ft-annex')) focusFirst(panel);
   };
   // It tells of the first size too, once the page has been laid out: asking at once would lay it out once more.
   const observer = new ResizeObserver(look);

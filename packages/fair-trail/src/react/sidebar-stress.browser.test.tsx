@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 import { describe, expect, inject, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, memoryHistory, type EntryDefinition, type SiteDefinition } from '../core/index.ts';
@@ -137,6 +138,15 @@ test('taken away while it lies over the page, it gives the page back', async () 
   unmount();
   await expect.poll(() => document.documentElement.style.overflow).toBe('');
   expect(document.querySelector('[inert]')).toBe(null);
+});
+
+test('focus goes to its toggle where room ends before anything has been measured', async () => {
+  await page.viewport(1200, 700);
+  flushSync(() => mount(app(desk, '/')));
+  // All in one go, before the browser has laid anything out.
+  document.querySelector<HTMLElement>('nav a[href="/rota"]')?.focus();
+  (window.frameElement as HTMLElement).style.width = '400px';
+  await expect.element(page.getByRole('button', { name: 'Menu' })).toHaveFocus();
 });
 
 test('the app may decide whether it is open: from the beginning, by its answer, and it hears when room ends that', async () => {
