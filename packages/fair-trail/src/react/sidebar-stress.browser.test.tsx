@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
-import { describe, expect, inject, test, vi } from 'vitest';
+import { describe, expect, inject, onTestFinished, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, memoryHistory, type EntryDefinition, type SiteDefinition } from '../core/index.ts';
 import { memoryKeys } from '../core/index.ts';
@@ -145,7 +145,10 @@ test('focus goes to its toggle where room ends before anything has been measured
   flushSync(() => mount(app(desk, '/')));
   // All in one go, before the browser has laid anything out.
   document.querySelector<HTMLElement>('nav a[href="/rota"]')?.focus();
-  (window.frameElement as HTMLElement).style.width = '400px';
+  const { style } = window.frameElement as HTMLElement;
+  const { width } = style;
+  onTestFinished(() => void (style.width = width));
+  style.width = '400px';
   await expect.element(page.getByRole('button', { name: 'Menu' })).toHaveFocus();
 });
 
