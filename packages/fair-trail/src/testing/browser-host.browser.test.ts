@@ -3,7 +3,7 @@ import { handFaults, type Broken } from './faults.samples.ts';
 import { subjectBody } from './subject.samples.ts';
 import { clearSubject, showSubject, subjectPages } from './subject-in-page.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';
-import { menuContract, menuParts } from './vitest.ts';
+import { menuContract, menuParts, type MenuSubject } from './vitest.ts';
 
 afterEach(clearSubject);
 
@@ -26,6 +26,44 @@ test('Tab has nowhere to go from a menu that is the last thing on its page: that
   await expect(clause?.run({ open, menu: 'Main', pages: subjectPages })).rejects.toThrow(
     'nothing that takes focus comes after the menu: give the page a link after it',
   );
+});
+
+describe('no promise passes for want of something to ask it of', () => {
+  const kept = async (subject: MenuSubject) => {
+    const found: string[] = [];
+    for (const { name, run } of menuParts.flatMap(({ clauses }) => clauses)) {
+      await run(subject).then(
+        () => found.push(name),
+        () => undefined,
+      );
+    }
+    return found;
+  };
+
+  test('on an empty page', async () => {
+    const open = (address: string) => showSubject(address, { body: '', script: '' }, { patience: 50 });
+    expect(await kept({ open, pages: subjectPages })).toEqual([]);
+  });
+
+  test('in a menu of plain links', async () => {
+    const names = ['Today', 'Hides'];
+    const body = `<nav aria-label="Main">${names.map((name) => `<a href="/${name}">${name}</a>`).join(' ')}</nav>`;
+    // No page of its own comes, and the page of the test must not go.
+    const script = `
+      const stay = (event) => event.preventDefault();
+      addEventListener('click', stay);
+      window.stopSubject = () => removeEventListener('click', stay);`;
+    const open = (address: string) => showSubject(address, { body, script }, { patience: 50 });
+    const flat = { open, pages: names.map((name) => ({ way: [name], address: `/${name}` })) };
+    const found = await kept(flat);
+    expect(found).toContain('it has every page, and each link has the address of its own');
+    expect(found).not.toContain('an item that holds the page says that it does');
+    expect(found.filter((name) => name.startsWith('Space'))).toEqual([]);
+  });
+
+  test('with fewer pages than marks and Back can go between', () => {
+    expect(() => menuContract({ open: showSubject, pages: subjectPages.slice(0, 1) })).toThrow(/two pages or more/u);
+  });
 });
 
 /** The promises of a part that are not kept. */

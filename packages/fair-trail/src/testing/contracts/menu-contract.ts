@@ -3,7 +3,7 @@ import { judged } from '../judged.ts';
 import { registerContract, type LeftOut } from './contract.ts';
 import { marks, names, panels } from './menu-parts-shown.ts';
 import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
-import type { MenuPart, MenuSubject } from './menu-subject.ts';
+import { endsOf, type MenuPart, type MenuSubject } from './menu-subject.ts';
 
 /** What is promised of a menu, in parts that may be left out. */
 export const menuParts: readonly MenuPart[] = [
@@ -23,8 +23,11 @@ export const menuParts: readonly MenuPart[] = [
  * that does not apply is declared.
  *
  * @param leftOut parts that do not apply, each with the reason
+ * @throws TypeError where the subject has fewer than two pages, or a part is left out that there is not
  */
 export function menuContract(subject: MenuSubject, leftOut: LeftOut = {}): void {
+  // Now, rather than in each test.
+  endsOf(subject);
   registerContract(`the menu ${subject.menu ?? 'of the page'}`, leftOut, (part) => {
     for (const { name, clauses, ...standsFor } of menuParts) {
       part(name, standsFor, () => {

@@ -57,8 +57,22 @@ export function menuPages(site: Site, menu: string, visit: Visit = {}): readonly
   return pages;
 }
 
+interface Ends {
+  readonly first: MenuPage;
+  readonly second: MenuPage;
+  readonly last: MenuPage;
+}
+
+/** @throws TypeError where there are fewer than two pages: marks and Back go from one to another */
+export function endsOf({ pages }: MenuSubject): Ends {
+  const [first, second] = pages;
+  const last = pages.at(-1);
+  if (first && second && last) return { first, second, last };
+  throw new TypeError(`A contract of a menu needs two pages or more of it, and was given ${pages.length}.`);
+}
+
 export const begin = async (subject: MenuSubject): Promise<{ readonly page: Navigation; readonly menu: Menu }> => {
-  const page = await subject.open(subject.pages[0]?.address ?? '/');
+  const page = await subject.open(endsOf(subject).first.address);
   return { page, menu: page.menu(subject.menu) };
 };
 
