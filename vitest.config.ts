@@ -1,24 +1,9 @@
-import { playwright } from '@vitest/browser-playwright';
 import { defineConfig } from 'vitest/config';
-import { chromiumArguments, findChromium } from './scripts/chromium.mjs';
+import { browserMode } from './scripts/browser-mode.mjs';
 import { effort } from './tests/effort.ts';
 import { tap } from './packages/fair-trail/src/testing/tap.ts';
 
-/** A fresh value for each project, since the runner writes into what it is given. */
-const browser = () => ({
-  enabled: true,
-  headless: true,
-  screenshotFailures: false,
-  provider: playwright({
-    launchOptions: { executablePath: findChromium() ?? '', args: chromiumArguments },
-    contextOptions: { hasTouch: true },
-    // What is not there to be pressed is told by name, well before the whole test ends.
-    actionTimeout: 15_000,
-  }),
-  viewport: { width: 1280, height: 800 },
-  instances: [{ browser: 'chromium' as const }],
-  commands: { tap },
-});
+const browser = () => browserMode(15_000, { tap });
 
 const react18 = (name: string) => new URL(`./compatibility/react-18/node_modules/${name}`, import.meta.url).pathname;
 

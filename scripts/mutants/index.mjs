@@ -4,9 +4,9 @@
  */
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { playwright } from '@vitest/browser-playwright';
+import { tap } from 'fair-trail/testing/tap';
 import { createVitest } from 'vitest/node';
-import { chromiumArguments, findChromium } from '../chromium.mjs';
+import { browserMode } from '../browser-mode.mjs';
 import { root } from '../run.mjs';
 import { mutants, plugin } from './sources.mjs';
 
@@ -34,26 +34,14 @@ const project = {
     include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
     exclude: ['**/*-stress.browser.test.tsx', '**/accessibility-tree.browser.test.tsx', '**/router-walk.*'],
     setupFiles: [path.join(root, 'scripts/mutants/setup.mjs')],
-    provide: { machineRuns: 100, walkSteps: 40, mounts: 4 },
-    browser: {
-      enabled: true,
-      headless: true,
-      screenshotFailures: false,
-      provider: playwright({
-        launchOptions: { executablePath: findChromium() ?? '', args: chromiumArguments },
-        contextOptions: { hasTouch: true },
-        actionTimeout: 2500,
-      }),
-      viewport: { width: 1280, height: 800 },
-      instances: [{ browser: 'chromium' }],
-      commands: {
-        tap: async (context, selector) => (await context.frame()).locator(selector).tap(),
-        awakeMutant: () => awake,
-        reachedMutants: (_, file, id, test, reached) => {
-          reach.set(id, { file, id, test, reached: new Set(reached) });
-        },
+    provide: { machineRuns: 100, walkSteps: 40, mounts: 4, isEachHistory: true },
+    browser: browserMode(2500, {
+      tap,
+      awakeMutant: () => awake,
+      reachedMutants: (_, file, id, test, reached) => {
+        reach.set(id, { file, id, test, reached: new Set(reached) });
       },
-    },
+    }),
   },
 };
 const vitest = await createVitest(

@@ -39,8 +39,8 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
   const { site: written } = await readSoundSite(file);
   const site = base === '/' ? written : defineSite(written.definition, { base });
   const { language = site.language } = options;
-  refuseUnknown(site, only);
-  refuseForeign(site, language);
+  refuseUnknownEntries(site, only);
+  refuseUnknownLanguage(site, language);
   adviseAudiences(site, audience);
   const records = options.records === undefined ? {} : readRecords(options.records);
   // Before what takes long, rather than after it.
@@ -109,14 +109,14 @@ function printed(report: WalkReport, format: WalkFormat): string {
   return writers[format]();
 }
 
-function refuseUnknown(site: Site, only: readonly string[] | null): void {
+function refuseUnknownEntries(site: Site, only: readonly string[] | null): void {
   const known = [...everyEntry(site.entries)].map(({ id }) => id);
   const unknown = only?.find((id) => !known.includes(id));
   if (unknown === undefined) return;
   throw new Failure('no-such-entry', `There is no entry "${printable(unknown)}". "fair-trail show" lists them.`);
 }
 
-function refuseForeign(site: Site, language: string): void {
+function refuseUnknownLanguage(site: Site, language: string): void {
   if (site.languages.includes(language)) return;
   const known = site.languages.join(', ');
   throw new Failure('no-such-language', `The site has no pages in "${printable(language)}". It has them in ${known}.`);

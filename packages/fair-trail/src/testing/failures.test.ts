@@ -105,6 +105,17 @@ navigation “Main”, closed by “Menu”
     );
   });
 
+  test('of a button that leaves the page instead of opening anything', async () => {
+    const leaves = `
+      document.querySelector('[aria-controls="hides"]').addEventListener('click', (event) => {
+        event.stopPropagation();
+        history.pushState(null, '', '/away');
+      });`;
+    const page = show(subjectDocument({ script: leaves }));
+    const message = await said(page.menu('Main').open('Hides'));
+    expect(message).toContain('found:  the page was left for https://marram.example/away');
+  });
+
   test('of an item that opens nothing', async () => {
     const message = await said(show(subjectDocument()).menu('Main').open('Tides'));
     expect(message).toContain('What opens “Tides” was looked for. [no-control]');

@@ -13,6 +13,13 @@ export interface MarkReading {
   readonly mark: string;
 }
 
+/** Something of a menu, the way from the top down to it, and the menu as it was then. */
+interface Found<Item> {
+  readonly item: Item;
+  readonly path: readonly ItemReading[];
+  readonly menu: MenuReading;
+}
+
 /** A menu of a page, as it is used. Each question and each act looks at the page as it is then. */
 export class Menu {
   readonly #use: Use;
@@ -123,9 +130,9 @@ export class Menu {
    */
   async hover(...way: Name[]): Promise<void> {
     this.#use.must('hover');
-    const { item } = await this.#item(way);
+    const { item, menu } = await this.#item(way);
     const element = item.control && !item.link ? item.control.element : (item.link?.element ?? item.control?.element);
-    if (element === undefined) throw noControl(await this.read(), item);
+    if (element === undefined) throw noControl(menu, item);
     await this.#use.host.hover(element);
     await this.#use.settle();
   }
@@ -154,25 +161,23 @@ export class Menu {
     return treeOf(await this.read());
   }
 
-  async #item(way: readonly Name[]): Promise<{ readonly item: ItemReading; readonly path: readonly ItemReading[] }> {
-    const path = await this.#use.findSoon((page) => findItem(this.#find(page), way));
-    return { item: path.at(-1) ?? path[0], path };
+  /** An item with all that leads to it, out of one reading. */
+  async #item(way: readonly Name[]): Promise<Found<ItemReading>> {
+    return this.#use.findSoon((page) => {
+      const menu = this.#find(page);
+      const path = findItem(menu, way);
+      return { item: path.at(-1) ?? path[0], path, menu };
+    });
   }
 
-  async #itemOrMenu(way: readonly Name[]): Promise<{
-    readonly item: ItemReading | null;
-    readonly path: readonly ItemReading[];
-    readonly menu: MenuReading;
-  }> {
-    if (way.length === 0) return { item: null, path: [], menu: await this.read() };
-    return { ...(await this.#item(way)), menu: await this.read() };
+  async #itemOrMenu(way: readonly Name[]): Promise<Found<ItemReading | null>> {
+    return way.length === 0 ? { item: null, path: [], menu: await this.read() } : this.#item(way);
   }
 
   async #openToggle(menu: MenuReading): Promise<void> {
     const { toggle } = menu;
     if (!toggle?.isShown || isOpen(null, menu)) return;
-    await this.#use.activate(toggle.element, toggle.name);
-    await this.#opened(toggle, async () => isOpen(null, await this.read()));
+    await this.#pressToOpen(toggle, async () => isOpen(null, await this.read()));
   }
 
   async #openItem(path: readonly ItemReading[]): Promise<void> {
@@ -182,12 +187,12 @@ export class Menu {
     const item = findItem(menu, names).at(-1) ?? null;
     if (!item?.control) throw noControl(menu, item);
     if (isOpen(item, menu)) return;
-    await this.#use.activate(item.control.element, item.control.name);
-    await this.#opened(item.control, () => this.isOpen(...names));
+    await this.#pressToOpen(item.control, () => this.isOpen(...names));
   }
 
-  async #opened(control: ControlReading, look: () => Promise<boolean>): Promise<void> {
+  async #pressToOpen(control: ControlReading, look: () => Promise<boolean>): Promise<void> {
     const before = (await this.#use.host.ask('place')).url;
+    await this.#use.activate(control.element, control.name);
     await this.#use.wait(look, Boolean, async (_, within) => {
       const { url } = await this.#use.host.ask('place');
       return {
@@ -220,20 +225,18 @@ export class Menu {
   async #reveal(way: readonly Name[]) {
     const first = await this.#item(way);
     if (first.item.link && !first.item.isShown) {
-      await this.#openToggle(await this.read());
+      await this.#openToggle(first.menu);
       for (const [depth, above] of first.path.slice(0, -1).entries()) {
         if (above.control !== null) await this.#openItem(first.path.slice(0, depth + 1));
       }
     }
+    const isSettled = ({ item: { link, isShown } }: Found<ItemReading>) => isShown || link === null;
     // What has opened may grow until it can be seen.
-    const { answer: item } = await waitUntil(
-      async () => (await this.#item(way)).item,
-      ({ link, isShown }) => isShown || link === null,
-      this.patience,
-    );
-    if (!item.link) throw noLink(await this.read(), item);
+    const { item, menu } = isSettled(first)
+      ? first
+      : (await waitUntil(() => this.#item(way), isSettled, this.patience)).answer;
+    if (!item.link) throw noLink(menu, item);
     if (!item.isShown) {
-      const menu = await this.read();
       throw new NavigationFailure('not-shown', {
         wanted: `“${item.name}” was to be followed.`,
         found: 'it is in the menu, and hidden',

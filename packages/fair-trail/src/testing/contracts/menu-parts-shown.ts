@@ -1,7 +1,7 @@
 import { expect } from 'vitest';
 import { NotJudged } from '../failures.ts';
 import { everyItem } from '../find.ts';
-import { begin, endsOf, opener, type MenuPart } from './menu-subject.ts';
+import { begin, opener, type MenuPart } from './menu-subject.ts';
 
 export const names: MenuPart = {
   name: 'names',
@@ -74,8 +74,7 @@ export const marks: MenuPart = {
     {
       name: 'the mark follows a page change',
       run: async (subject) => {
-        const { page, menu } = await begin(subject);
-        const { first } = endsOf(subject);
+        const { page, menu, first } = await begin(subject);
         for (const { way } of [...subject.pages.slice(1, 3), first]) {
           await menu.choose(...way);
           await expect(page.menu(subject.menu)).toMark(way);
@@ -102,8 +101,8 @@ export const panels: MenuPart = {
       name: 'a closed panel shows nothing, and says so',
       run: async (subject) => {
         const { menu } = await begin(subject);
-        const { name, items, control } = await opener(menu);
-        expect(control?.isExpanded, `aria-expanded of “${control?.name ?? name}”`).toBe(false);
+        const { items, control } = await opener(menu);
+        expect(control.isExpanded, `aria-expanded of “${control.name}”`).toBe(false);
         expect(
           items.filter(({ isShown }) => isShown).map((item) => item.name),
           'to be seen in it',
@@ -117,7 +116,7 @@ export const panels: MenuPart = {
         const { name, items } = await opener(menu);
         await menu.open(name);
         const opened = (await opener(menu)).control;
-        expect(opened?.isExpanded, `aria-expanded of “${opened?.name ?? name}”`).toBe(true);
+        expect(opened.isExpanded, `aria-expanded of “${opened.name}”`).toBe(true);
         const offered = await menu.offers();
         for (const item of items) expect(offered).toContain(item.name);
         await menu.close(name);
@@ -129,11 +128,8 @@ export const panels: MenuPart = {
       run: async (subject) => {
         const { page, menu } = await begin(subject);
         const { name, link, control } = await opener(menu);
-        await page
-          .by('keyboard')
-          .menu(subject.menu)
-          .focus(control?.name ?? name);
-        if (link && link.element !== control?.element) await page.key('Tab');
+        await page.by('keyboard').menu(subject.menu).focus(control.name);
+        if (link && link.element !== control.element) await page.key('Tab');
         await page.key(' ');
         await expect(menu).toBeOpen(name);
       },
@@ -146,7 +142,7 @@ export const panels: MenuPart = {
         await menu.open(name);
         await page.key('Escape');
         await expect(menu).not.toBeOpen(name);
-        await expect(page).toHaveFocusOn(control?.name ?? name);
+        await expect(page).toHaveFocusOn(control.name);
       },
     },
     {

@@ -1,7 +1,7 @@
 import { expect } from 'vitest';
 import { NotJudged } from '../failures.ts';
 import { everyItem } from '../find.ts';
-import { begin, endsOf, reachEach, toggleOf, type MenuPart } from './menu-subject.ts';
+import { begin, reachEach, toggleOf, type MenuPart } from './menu-subject.ts';
 
 export const mouse: MenuPart = {
   name: 'mouse',
@@ -14,8 +14,7 @@ export const history: MenuPart = {
     {
       name: 'Back and Forward lead to pages that are marked as they were',
       run: async (subject) => {
-        const { page, menu } = await begin(subject);
-        const { first, second } = endsOf(subject);
+        const { page, menu, first, second } = await begin(subject);
         await menu.choose(...second.way);
         await page.back();
         await expect(page).toStandAt(first.address);
@@ -103,10 +102,9 @@ export const narrow: MenuPart = {
     {
       name: 'it closes when a page is chosen, and at Escape',
       run: async (subject) => {
-        const { page, menu } = await begin(subject);
+        const { page, menu, first, second } = await begin(subject);
         await page.at({ width: 320 });
         await toggleOf(menu);
-        const { first, second } = endsOf(subject);
         const other = subject.pages.find(({ way }) => way.length === 1 && way !== first.way) ?? second;
         await menu.choose(...other.way);
         await expect(page.menu(subject.menu)).not.toBeOpen();
@@ -124,9 +122,8 @@ export const touch: MenuPart = {
     {
       name: 'every page is reached with a finger',
       run: async (subject) => {
-        const { page } = await begin(subject);
+        const { page, last } = await begin(subject);
         await page.at({ width: 320 });
-        const { last } = endsOf(subject);
         await page
           .by('touch')
           .menu(subject.menu)
@@ -144,10 +141,9 @@ export const largeText: MenuPart = {
     {
       name: 'with text of twice its size every page is still to be had',
       run: async (subject) => {
-        const { page } = await begin(subject);
+        const { page, last } = await begin(subject);
         await page.at({ width: 1280, textSize: 200 });
         expect(await page.beyondWindow(), 'CSS pixels beyond a window of 1280').toBe(0);
-        const { last } = endsOf(subject);
         await page.menu(subject.menu).choose(...last.way);
         await expect(page).toStandAt(last.address);
       },

@@ -4,7 +4,7 @@ import type { Input } from '../host.ts';
 import { navigationMatchers } from '../matchers.ts';
 import type { Menu } from '../menu.ts';
 import type { Navigation } from '../navigation.ts';
-import type { ItemReading } from '../page/reading.ts';
+import type { ControlReading, ItemReading } from '../page/reading.ts';
 import type { StandsFor } from './contract.ts';
 
 expect.extend(navigationMatchers);
@@ -71,15 +71,24 @@ export function endsOf({ pages }: MenuSubject): Ends {
   throw new TypeError(`A contract of a menu needs two pages or more of it, and was given ${pages.length}.`);
 }
 
-export const begin = async (subject: MenuSubject): Promise<{ readonly page: Navigation; readonly menu: Menu }> => {
-  const page = await subject.open(endsOf(subject).first.address);
-  return { page, menu: page.menu(subject.menu) };
-};
+interface Begun extends Ends {
+  readonly page: Navigation;
+  readonly menu: Menu;
+}
+
+/** On the first page. */
+export async function begin(subject: MenuSubject): Promise<Begun> {
+  const ends = endsOf(subject);
+  const page = await subject.open(ends.first.address);
+  return { page, menu: page.menu(subject.menu), ...ends };
+}
+
+type Opener = ItemReading & { readonly control: ControlReading };
 
 /** The first item of the menu that opens something. */
-export async function opener(menu: Menu): Promise<ItemReading> {
+export async function opener(menu: Menu): Promise<Opener> {
   const { items } = await menu.read();
-  const found = items.find((item) => item.control !== null && item.items.length > 0);
+  const found = items.find((item): item is Opener => item.control !== null && item.items.length > 0);
   if (found) return found;
   return lacks(menu, 'No item of this menu opens anything', "panels: 'the bar has plain links alone'");
 }
