@@ -1,8 +1,8 @@
-import { isHtmlElement } from './nodes.ts';
+import { contentSelector, isHtmlElement } from './nodes.ts';
 
 /** Where a reader begins in new content: its first heading of the first level, or else the content itself. */
 export function contentStart(document: Document, content: Element | null = null): HTMLElement | null {
-  const whole = content ?? document.querySelector<HTMLElement>('main, [role="main"]');
+  const whole = content ?? document.querySelector<HTMLElement>(contentSelector);
   const heading = whole?.querySelector<HTMLElement>('h1') ?? (content ? whole?.querySelector<HTMLElement>('h2') : null);
   return heading ?? (isHtmlElement(whole) ? whole : null);
 }

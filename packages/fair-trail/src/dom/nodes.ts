@@ -14,3 +14,6 @@ export function isElement(target: EventTarget | null | undefined): target is Ele
 export function isHtmlElement(target: EventTarget | null | undefined): target is HTMLElement {
   return isElement(target) && target.namespaceURI === 'http://www.w3.org/1999/xhtml';
 }
+
+/** The main content of a page (WAI-ARIA 1.2, main). */
+export const contentSelector = 'main, [role="main"]';

@@ -1,16 +1,21 @@
 import { linkUrl } from './clicks.ts';
-import { isElement, isHtmlElement } from './nodes.ts';
+import { contentSelector, isElement, isHtmlElement } from './nodes.ts';
 
 /** How far something is scrolled, in CSS pixels: from its left and top. */
 type Scrolled = readonly [left: number, top: number];
+
+type LinkSign = readonly [url: string, isContent: boolean, index: number];
 
 /** How a page stood when it was left. */
 interface Place {
   readonly scroll: Scrolled;
   /** What else was scrolled in the page, by its way down the document. */
   readonly scrollers: readonly (readonly [way: string, scroll: Scrolled])[];
-  /** The link that the reader left by: its address, and how many of the same address come before it. */
-  readonly link: readonly [url: string, index: number] | null;
+  /**
+   * The link that the reader left by: its address, whether it is in the content, and how many of the same address come
+   * before it there. Of those beside the content, which is there before it, none is to be taken for one within.
+   */
+  readonly link: LinkSign | null;
 }
 
 /** How each history entry's page stood, by the entry's key. Kept across a reload where storage allows it. */
@@ -63,7 +68,7 @@ export function placesOf(window: Window): Places {
     for (const element of scrolled) {
       if (!element.isConnected) scrolled.delete(element);
       // Outside of the content, what is scrolled stays on the page, and is the reader's own doing.
-      else if (element.closest('main, [role="main"]')) {
+      else if (isContent(element)) {
         rows.push([wayTo(element), [element.scrollLeft, element.scrollTop]]);
       }
     }
@@ -103,7 +108,7 @@ export function placesOf(window: Window): Places {
     hasLink: (key) => (places.get(key)?.link ?? null) !== null,
     link(key) {
       const link = places.get(key)?.link;
-      const found = link ? sameLinks(document, link[0])[link[1]] : undefined;
+      const found = link ? sameLinks(document, link[0], link[1])[link[2]] : undefined;
       return isHtmlElement(found) ? found : null;
     },
     store() {
@@ -138,15 +143,22 @@ function wayTo(element: Element): string {
   return steps.join(' > ');
 }
 
-function signOf(link: Element): [string, number] | null {
+function signOf(link: Element): LinkSign | null {
   const url = linkUrl(link)?.href;
   if (url === undefined) return null;
-  const index = sameLinks(link.ownerDocument, url).indexOf(link);
-  return index < 0 ? null : [url, index];
+  const within = isContent(link);
+  const index = sameLinks(link.ownerDocument, url, within).indexOf(link);
+  return index < 0 ? null : [url, within, index];
 }
 
-function sameLinks(document: Document, url: string): Element[] {
-  return [...document.querySelectorAll('a[href]')].filter((link) => linkUrl(link)?.href === url);
+function sameLinks(document: Document, url: string, within: boolean): Element[] {
+  return [...document.querySelectorAll('a[href]')].filter(
+    (link) => linkUrl(link)?.href === url && isContent(link) === within,
+  );
+}
+
+function isContent(element: Element): boolean {
+  return element.closest(contentSelector) !== null;
 }
 
 function load(window: Window): Map<string, Place> {
@@ -169,7 +181,7 @@ function isPlace(value: unknown): value is Place {
   const areScrollers =
     Array.isArray(scrollers) &&
     (scrollers as unknown[]).every((row) => Array.isArray(row) && typeof row[0] === 'string' && isScrolled(row[1]));
-  const isLink = link === null || (Array.isArray(link) && typeof link[0] === 'string' && typeof link[1] === 'number');
+  const isLink = link === null || (Array.isArray(link) && typeof link[0] === 'string' && typeof link[2] === 'number');
   return isScrolled(scroll) && areScrollers && isLink;
 }
 

@@ -56,7 +56,12 @@ describe.each(inject('isEachHistory') ? histories : histories.slice(1, 2))('by %
   });
 
   test('Back returns to the link, and every scrolled part to where it was, for late content too', async () => {
-    mount(<Lab history={history()} pages={{ today: LatePage }} />);
+    mount(
+      <>
+        <Lab history={history()} pages={{ today: LatePage }} />
+        <a href="/hides">Hides, at the foot of every page</a>
+      </>,
+    );
     const link = page.getByRole('link', { name: 'Hides below' });
     await expect.element(link).toBeInTheDocument();
     page.getByTestId('scroller').element().scrollTo(0, 220);

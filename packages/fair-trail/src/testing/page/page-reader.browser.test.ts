@@ -120,6 +120,17 @@ test('any tree of lists is read as that tree, however labels are written', () =>
   );
 });
 
+test.each<[string, string, string | null]>([
+  ['of the main content', '<header><h1>Point</h1></header><main><h1>Tides</h1></main>', 'Tides'],
+  ['of the page, where the main content has none', '<h1>Tides</h1><main></main>', 'Tides'],
+  ['of no menu', '<nav><h2>Visit</h2></nav><main></main>', null],
+  ['of nothing at its foot or side', '<main></main><aside><h2>News</h2></aside><footer><h2>Visit</h2></footer>', null],
+  ['after those of menus', '<nav><h2>Visit</h2></nav><div><h2>Tides</h2></div>', 'Tides'],
+])('the heading of a page is the one %s', (_, html, heading) => {
+  document.body.innerHTML = html;
+  expect(new DocumentReader(document).place().heading).toBe(heading);
+});
+
 test('an element keeps its number, and one that has gone is known to', () => {
   document.body.innerHTML = '<nav aria-label="Main"><a href="/a">Ant</a></nav>';
   const reader = new DocumentReader(document);

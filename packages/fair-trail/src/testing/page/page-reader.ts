@@ -65,9 +65,7 @@ export class DocumentReader implements PageReader {
   }
 
   place(): { readonly url: string; readonly title: string; readonly heading: string | null } {
-    const headings = 'h1, [role="heading"][aria-level="1"], h2';
-    const main = this.#document.querySelector('main, [role="main"]') ?? this.#document;
-    const heading = main.querySelector(headings) ?? this.#document.querySelector(headings);
+    const heading = headingOf(this.#document);
     const name = heading ? accessibleNameWhenShown(heading, 'heading') : null;
     return { url: this.#document.URL, title: this.#document.title, heading: name };
   }
@@ -158,4 +156,12 @@ export class DocumentReader implements PageReader {
         })),
       }));
   }
+}
+
+/** The first heading of the main content, or else of the page: those of its menus, side and foot are there before it. */
+function headingOf(document: Document): Element | null {
+  const headings = 'h1, [role="heading"][aria-level="1"], h2';
+  const within = document.querySelector('main, [role="main"]')?.querySelector(headings);
+  const isOwn = (heading: Element) => !heading.closest('nav, [role="navigation"], aside, footer, [role="contentinfo"]');
+  return within ?? [...document.querySelectorAll(headings)].find(isOwn) ?? null;
 }
