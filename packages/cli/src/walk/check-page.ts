@@ -2,7 +2,7 @@ import type { Site } from 'fair-trail';
 import { everyItem, markOf, type PageReading } from 'fair-trail/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
 import { keyOf, pathOf, type Stop } from './stops.ts';
-import type { WalkNotes } from './walk-report.ts';
+import { WalkNotes } from './walk-report.ts';
 
 /** What a page is held against. */
 export interface Held {
@@ -11,6 +11,8 @@ export interface Held {
   readonly notes: WalkNotes;
   /** How long is waited for what must come, in milliseconds. */
   readonly patience: number;
+  /** Kinds of faults that have not gone away by waiting. */
+  readonly staying: Set<string>;
 }
 
 /**
@@ -27,6 +29,13 @@ export function checkPage(held: Held, stop: Stop, reading: PageReading, how?: st
     notes.fault(stop, { code: 'wrong-title', blame: 'page', message, how });
   }
   checkBreadcrumbs(held, stop, reading, how);
+}
+
+/** What kinds of faults a page has as it is now. */
+export function kindsOfFaults(held: Held, stop: Stop, reading: PageReading): readonly string[] {
+  const notes = new WalkNotes();
+  checkPage({ ...held, notes }, stop, reading);
+  return notes.faults.map(({ code, menu }) => `${code} ${menu ?? ''}`);
 }
 
 function checkMarks({ site, menus, notes }: Held, stop: Stop, reading: PageReading, how?: string): void {

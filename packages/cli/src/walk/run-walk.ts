@@ -74,7 +74,7 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
   });
   try {
     await guard(context, origin);
-    const held = { site, menus, notes, patience };
+    const held = { site, menus, notes, patience, staying: new Set<string>() };
     const open = async () => new Walker(await context.newPage(), origin, held, settings.answersWithin);
     const seen = new SeenPages(site, menus);
     const ways = stops.flatMap((stop) =>
@@ -103,7 +103,7 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
       next();
       const { shownOn = [] } = seen.menus.get(menu) ?? {};
       const from = shownOn.find(({ key }) => key !== stop.key) ?? shownOn[0];
-      if (from && seen.page(stop.key)) await walker.reach(stop, menu, from.address, input);
+      if (from && seen.page(stop.key)) await walker.reach(stop, menu, from, input);
     });
     for (const { reading } of seen.menus.values()) checkSurplus(held, settings, reading);
     if (!isStopped() && only === null) {

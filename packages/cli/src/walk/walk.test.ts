@@ -13,7 +13,12 @@ import {
 import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
 import { handFaults } from '../../../fair-trail/src/testing/faults.samples.ts';
-import { subjectBody, subjectDocument, subjectSite } from '../../../fair-trail/src/testing/subject.samples.ts';
+import {
+  subjectBody,
+  subjectDocument,
+  subjectScript,
+  subjectSite,
+} from '../../../fair-trail/src/testing/subject.samples.ts';
 import { openBrowser } from '../browser/open-browser.ts';
 import { runWalk, type WalkSettings } from './run-walk.ts';
 import type { WalkReport } from './walk-report.ts';
@@ -216,6 +221,30 @@ test('a page that hangs costs no other, and is told', async () => {
     ['tides', 'not judged'],
     ['visit', 'right'],
   ]);
+});
+
+describe('a page that is drawn late is waited for', () => {
+  const labels: Readonly<Record<string, string>> = {
+    '/': 'Today',
+    '/hides': 'Hides',
+    '/hides/reedbed': 'Reedbed Hide',
+    '/hides/lantern': 'Lantern Room',
+    '/tides': 'Tides',
+    '/visit': 'Visit',
+  };
+  const titled = (path: string, html: string) =>
+    html.replace('<title>Marram', `<title>${labels[path] ?? 'Page not found'} · Marram`);
+  const drawnLate = subjectScript.replace(/draw\(false\);$/u, 'setTimeout(() => draw(false), 400);');
+  const madeLate = `setTimeout(() => { document.body.innerHTML = ${JSON.stringify(subjectBody)}; ${subjectScript} }, 400);`;
+
+  test.each<[string, (path: string) => string]>([
+    ['marks and title', () => subjectDocument({ script: drawnLate })],
+    ['marks, where the title is there before', (path) => titled(path, subjectDocument({ script: drawnLate }))],
+    ['the menu itself', (path) => titled(path, subjectDocument({ body: '', script: madeLate }))],
+  ])('%s', async (_, html) => {
+    const listener: RequestListener = (request, response) => sound(html(request.url ?? '/'))(request, response);
+    expect(told(await walk(listener, { patience: 3000, only: ['today', 'reedbed'] }))).toEqual([]);
+  });
 });
 
 test('what looks as if it did something when it is asked for is left alone', async () => {

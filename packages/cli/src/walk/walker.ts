@@ -10,7 +10,7 @@ import {
 } from 'fair-trail/testing';
 import { playwrightHost } from 'fair-trail/testing/playwright';
 import type { Page } from 'playwright-core';
-import { checkPage, essence, type Held } from './check-page.ts';
+import { checkPage, essence, kindsOfFaults, type Held } from './check-page.ts';
 import { markedAsPage } from './seen-pages.ts';
 import { keyOf, pathOf, type Stop } from './stops.ts';
 import { inOneLine, isCalled, marksIn, offersOf, wayIn } from './ways.ts';
@@ -66,6 +66,34 @@ export class Walker {
     }
   }
 
+  /**
+   * What a page shows, once it is as the site file says: one that is drawn late has its time, and then is as it is. Where
+   * faults of a kind have stayed so before, others of that kind are given less.
+   */
+  async #readPage(stop: Stop): Promise<PageReading> {
+    const { patience, staying } = this.#held;
+    const start = performance.now();
+    for (;;) {
+      const reading = await this.nav.read();
+      const kinds = this.#kindsOfFaults(stop, reading);
+      if (kinds.length === 0) return reading;
+      const isKnown = kinds.every((kind) => staying.has(kind));
+      if (performance.now() - start > (isKnown ? patience / 4 : patience)) {
+        for (const kind of kinds) staying.add(kind);
+        return reading;
+      }
+      await this.#page.waitForTimeout(50);
+    }
+  }
+
+  #kindsOfFaults(stop: Stop, reading: PageReading): readonly string[] {
+    const { menus } = this.#held;
+    if (!this.#isAt(stop, reading)) return ['elsewhere'];
+    // A page without any menu is no fault, and most often not drawn yet.
+    const hasMenu = reading.menus.some((menu) => menus.nameOf(menu) !== null);
+    return [...(hasMenu ? [] : ['no menu']), ...kindsOfFaults(this.#held, stop, reading)];
+  }
+
   /** Goes to an address, which has its time to show what it should where it is not refused. */
   async #visitUntil(
     address: string,
@@ -95,13 +123,14 @@ export class Walker {
   /** Looks at a page by its address: is it there, is it right, does a reload keep it, do its other addresses lead to it. */
   async look(stop: Stop): Promise<PageReading | null> {
     const { notes } = this.#held;
-    const { refusal, reading } = await this.#visitUntil(stop.address, ({ title }) => title === stop.title);
+    const { status, reading: first } = await this.visit(stop.address);
     notes.tried(stop, 'there');
-    if (!reading || refusal !== null) {
-      const message = reading ? `It answers with status ${refusal ?? 0}.` : 'Nothing was answered in time.';
+    if (!first || (status !== null && status >= 400)) {
+      const message = first ? `It answers with status ${status ?? 0}.` : 'Nothing was answered in time.';
       notes.fault(stop, { code: 'page-missing', blame: 'unclear', message });
       return null;
     }
+    const reading = await this.#readPage(stop);
     if (!this.#isAt(stop, reading)) {
       const message = `It leads on to ${pathOf(reading.url)}.`;
       notes.fault(stop, { code: 'page-missing', blame: 'unclear', message });
@@ -151,12 +180,11 @@ export class Walker {
   }
 
   /** Goes to a page through a menu, from another page that shows the menu, and back again. */
-  async reach(stop: Stop, menu: string, from: string, input: WalkInput): Promise<void> {
+  async reach(stop: Stop, menu: string, from: Stop, input: WalkInput): Promise<void> {
     const { notes } = this.#held;
     const check = input === 'mouse' ? 'by mouse' : 'by keyboard';
     const code = input === 'mouse' ? 'not-by-mouse' : 'not-by-keyboard';
-    await this.#begin(from);
-    const start = await this.nav.read();
+    const start = await this.#begin(from);
     const way = await this.#wayTo(stop, menu, start);
     notes.tried(stop, 'in its menus');
     if (!way) return;
@@ -171,25 +199,27 @@ export class Walker {
     } catch (error) {
       if (!(error instanceof NavigationFailure)) throw error;
       notes.fault(stop, { code, blame: 'page', menu, message: inOneLine(error) });
-      await this.visit(from);
+      await this.visit(from.address);
       return;
     }
-    const arrived = await this.#readUntil(({ title }) => title === stop.title);
+    const arrived = await this.#readPage(stop);
     if (!this.#isAt(stop, arrived)) {
       const message = `“${way.names.at(-1) ?? ''}” leads to ${pathOf(arrived.url)}.`;
       notes.fault(stop, { code: 'leads-elsewhere', blame: 'unclear', menu, message });
-      await this.visit(from);
+      await this.visit(from.address);
       return;
     }
     checkPage(this.#held, stop, arrived, 'after it was reached through a menu');
     if (!this.#isAt(stop, before)) await this.#checkBack(stop, before);
   }
 
-  async #begin(from: string): Promise<void> {
+  async #begin(from: Stop): Promise<PageReading> {
     const { address } = await this.nav.place().catch(() => ({ address: '' }));
-    if (address !== from || !this.#page.url().startsWith(this.#origin)) await this.visit(from);
+    if (address !== from.address || !this.#page.url().startsWith(this.#origin)) await this.visit(from.address);
+    const reading = await this.#readPage(from);
     // A visitor who looks for the menu goes up to it: bars may have gone as the page was scrolled.
     await this.#page.evaluate('scrollTo(0, 0)');
+    return reading;
   }
 
   async #checkBack(stop: Stop, start: PageReading): Promise<void> {
