@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, test } from 'vitest';
 import { handFaults, type Broken } from './faults.samples.ts';
+import { promisesOf } from './promises.samples.ts';
 import { subjectBody } from './subject.samples.ts';
 import { clearSubject, showSubject, subjectPages } from './subject-in-page.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';
@@ -29,16 +30,7 @@ test('Tab has nowhere to go from a menu that is the last thing on its page: that
 });
 
 describe('no promise passes for want of something to ask it of', () => {
-  const kept = async (subject: MenuSubject) => {
-    const found: string[] = [];
-    for (const { name, run } of menuParts.flatMap(({ clauses }) => clauses)) {
-      await run(subject).then(
-        () => found.push(name),
-        () => undefined,
-      );
-    }
-    return found;
-  };
+  const kept = async (subject: MenuSubject) => (await promisesOf(menuParts, subject)).kept;
 
   test('on an empty page', async () => {
     const open = (address: string) => showSubject(address, { body: '', script: '' }, { patience: 50 });
@@ -69,12 +61,8 @@ describe('no promise passes for want of something to ask it of', () => {
 /** The promises of a part that are not kept. */
 async function brokenPromises(part: string | null, broken: Broken | undefined): Promise<readonly string[]> {
   const open = (address: string) => showSubject(address, broken, { patience: 300 });
-  const clauses = menuParts.filter(({ name }) => part === null || name === part).flatMap((one) => one.clauses);
-  const found: string[] = [];
-  for (const { name, run } of clauses) {
-    await run({ open, menu: 'Main', pages: subjectPages }).catch(() => found.push(name));
-  }
-  return found;
+  const parts = menuParts.filter(({ name }) => part === null || name === part);
+  return (await promisesOf(parts, { open, menu: 'Main', pages: subjectPages })).broken;
 }
 
 describe('the contract of a menu sees a fault that was put in', () => {

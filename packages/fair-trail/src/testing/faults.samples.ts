@@ -1,3 +1,4 @@
+import { replaced } from './promises.samples.ts';
 import { subjectBody, subjectScript, subjectStyle } from './subject.samples.ts';
 
 /** The parts of the subject with one thing wrong in them. */
@@ -23,11 +24,6 @@ function inBody(from: string, to: string): Broken {
 
 function inScript(from: string, to: string): Broken {
   return { ...whole, script: replaced(subjectScript, from, to) };
-}
-
-function replaced(text: string, from: string, to: string): string {
-  if (!text.includes(from)) throw new TypeError(`The subject has no "${from}" any more.`);
-  return text.replace(from, to);
 }
 
 export const handFaults: readonly HandFault[] = [

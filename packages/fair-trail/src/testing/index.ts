@@ -16,6 +16,7 @@ export type {
   MenuReading,
   PageReading,
   TablistReading,
+  TabpanelReading,
   TabReading,
 } from './page/reading.ts';
 export type { Tablist } from './tablist.ts';

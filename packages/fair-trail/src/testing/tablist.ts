@@ -50,6 +50,17 @@ export class Tablist {
     await this.#use.settle();
   }
 
+  /**
+   * Goes to a tab by keys alone: with Tab to the tabs, and with arrow keys within them.
+   *
+   * @throws NavigationFailure `no-item`, `not-reached`
+   */
+  async focus(name: Name): Promise<void> {
+    const tab = await this.#use.findSoon((page) => this.#tab(page, name));
+    await this.#use.reach(tab.element, tab.name);
+    await this.#use.settle();
+  }
+
   #find({ tablists }: PageReading): TablistReading {
     const found = this.#name === undefined ? tablists : bestMatches(tablists, this.#name, ({ name }) => [name]);
     const [first, second] = found;

@@ -1,6 +1,5 @@
-import { test } from 'vitest';
-import { judged } from '../judged.ts';
-import { registerContract, type LeftOut } from './contract.ts';
+import type { LeftOut } from './contract.ts';
+import { registerParts } from './contract-parts.ts';
 import { marks, names, panels } from './menu-parts-shown.ts';
 import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
 import { endsOf, type MenuPart, type MenuSubject } from './menu-subject.ts';
@@ -28,16 +27,5 @@ export const menuParts: readonly MenuPart[] = [
 export function menuContract(subject: MenuSubject, leftOut: LeftOut = {}): void {
   // Now, rather than in each test.
   endsOf(subject);
-  registerContract(`the menu ${subject.menu ?? 'of the page'}`, leftOut, (part) => {
-    for (const { name, clauses, ...standsFor } of menuParts) {
-      part(name, standsFor, () => {
-        for (const clause of clauses) {
-          test(
-            clause.name,
-            judged(async () => clause.run(subject)),
-          );
-        }
-      });
-    }
-  });
+  registerParts(`the menu ${subject.menu ?? 'of the page'}`, menuParts, subject, leftOut);
 }

@@ -5,7 +5,7 @@ import { navigationMatchers } from '../matchers.ts';
 import type { Menu } from '../menu.ts';
 import type { Navigation } from '../navigation.ts';
 import type { ControlReading, ItemReading } from '../page/reading.ts';
-import type { StandsFor } from './contract.ts';
+import type { ContractPart } from './contract-parts.ts';
 
 expect.extend(navigationMatchers);
 
@@ -32,16 +32,8 @@ export interface MenuSubject {
   readonly unknownAddress?: string;
 }
 
-/** One promise of the contract. */
-export interface MenuClause {
-  readonly name: string;
-  readonly run: (subject: MenuSubject) => Promise<void>;
-}
-
-export interface MenuPart extends StandsFor {
-  readonly name: string;
-  readonly clauses: readonly MenuClause[];
-}
+/** Promises of a menu. */
+export type MenuPart = ContractPart<MenuSubject>;
 
 /** The pages of a menu of a site, as the site file has them. */
 export function menuPages(site: Site, menu: string, visit: Visit = {}): readonly MenuPage[] {

@@ -9,9 +9,10 @@ import {
 import { Elements } from './elements.ts';
 import { breadcrumbsOf, menusAndControls } from './menus.ts';
 import { linkOf } from './items.ts';
-import type { FocusReading, FoundReading, PageReading, TablistReading } from './reading.ts';
+import type { FocusReading, FoundReading, PageReading } from './reading.ts';
 import { isShown } from './shown.ts';
 import { focusable } from './stops.ts';
+import { tablistsOf } from './tablists.ts';
 
 /** Where an element lies from what has focus, in the order of the document. */
 export type Direction = 'here' | 'forward' | 'backward';
@@ -58,7 +59,7 @@ export class DocumentReader implements PageReader {
     return inOneReading(() => ({
       ...this.place(),
       ...menusAndControls(this.#document, this.#elements),
-      tablists: this.#tablists(),
+      tablists: tablistsOf(this.#document, this.#elements),
       breadcrumbs: breadcrumbsOf(this.#document),
       focus: this.focus(),
     }));
@@ -140,21 +141,6 @@ export class DocumentReader implements PageReader {
     let active = this.#document.activeElement;
     while (active?.shadowRoot?.activeElement) active = active.shadowRoot.activeElement;
     return active === null || active === this.#document.body || parentOf(active) === null ? null : active;
-  }
-
-  #tablists(): readonly TablistReading[] {
-    return deepElements(this.#document, '[role~="tablist"]')
-      .filter((list) => roleOf(list) === 'tablist' && isShown(list))
-      .map((list) => ({
-        element: this.#elements.numberOf(list),
-        name: accessibleNameWhenShown(list, 'tablist'),
-        tabs: deepElements(list, '[role~="tab"]').map((tab) => ({
-          element: this.#elements.numberOf(tab),
-          name: accessibleNameWhenShown(tab, 'tab'),
-          isSelected: tab.getAttribute('aria-selected') === 'true',
-          isDisabled: tab.matches(':disabled, [aria-disabled="true"]'),
-        })),
-      }));
   }
 }
 

@@ -62,6 +62,9 @@ export interface ControlReading {
 export interface TablistReading {
   readonly element: number;
   readonly name: string;
+  /** Whether its tabs stand below each other (WAI-ARIA 1.2, aria-orientation), or beside each other in reading order. */
+  readonly orientation: 'horizontal' | 'vertical';
+  readonly direction: 'ltr' | 'rtl';
   readonly tabs: readonly TabReading[];
 }
 
@@ -70,6 +73,13 @@ export interface TabReading {
   readonly name: string;
   readonly isSelected: boolean;
   readonly isDisabled: boolean;
+  /** What it shows; null where that is not in the document, or the tab does not say which it is. */
+  readonly panel: TabpanelReading | null;
+}
+
+export interface TabpanelReading {
+  readonly name: string;
+  readonly isShown: boolean;
 }
 
 export interface BreadcrumbReading {

@@ -1,0 +1,255 @@
+import { expect } from 'vitest';
+import { breadcrumbs, locate, type Site, type SiteRecords } from '../../core/index.ts';
+import { NotJudged } from '../failures.ts';
+import type { Input } from '../host.ts';
+import { navigationMatchers } from '../matchers.ts';
+import type { Menu } from '../menu.ts';
+import type { Navigation } from '../navigation.ts';
+import type { BreadcrumbReading } from '../page/reading.ts';
+import type { LeftOut } from './contract.ts';
+import { registerParts, type ContractPart } from './contract-parts.ts';
+
+expect.extend(navigationMatchers);
+
+/** A page, and the way to it. */
+export interface BreadcrumbPage {
+  /** Path and query. */
+  readonly address: string;
+  /** The steps as the page shows them, its own among them where it is shown; none where it shows no way. */
+  readonly breadcrumbs: readonly string[];
+}
+
+/** Breadcrumbs of anybody's making, and how a test gets at them. */
+export interface BreadcrumbTrailSubject {
+  /**
+   * Shows the page at an address, in a window of 1280 × 800, and takes away what it showed before: a test may open
+   * several pages, one after another.
+   */
+  readonly open: (address: string) => Promise<Navigation>;
+  /** One of each kind is enough. What is asked of one page alone is asked of the one with the longest way. */
+  readonly pages: readonly BreadcrumbPage[];
+}
+
+type BreadcrumbTrailPart = ContractPart<BreadcrumbTrailSubject>;
+
+/** The ways to pages of a site, as the site file has them. The home page shows none. */
+export function breadcrumbPages(
+  site: Site,
+  addresses: readonly string[],
+  records: SiteRecords = {},
+): readonly BreadcrumbPage[] {
+  return addresses.map((address) => {
+    const labels = breadcrumbs(site, locate(site, address), records).map(({ label }) => label);
+    return { address, breadcrumbs: labels.length > 1 ? labels : [] };
+  });
+}
+
+/** @throws TypeError where no page has a way */
+function longestOf({ pages }: BreadcrumbTrailSubject): BreadcrumbPage {
+  const [first] = pages.toSorted((one, other) => other.breadcrumbs.length - one.breadcrumbs.length);
+  if (first && first.breadcrumbs.length > 1) return first;
+  throw new TypeError('A contract of breadcrumbs needs a page with two steps or more, and was given none.');
+}
+
+interface Begun {
+  readonly page: Navigation;
+  readonly trail: Menu;
+  /** The steps that lead to other pages. */
+  readonly above: readonly (BreadcrumbReading & { readonly href: string })[];
+}
+
+/** On the page with the longest way. */
+async function begin(subject: BreadcrumbTrailSubject): Promise<Begun> {
+  const longest = longestOf(subject);
+  const page = await subject.open(longest.address);
+  await expect(page).toHaveBreadcrumbs(longest.breadcrumbs);
+  const { url, breadcrumbs: steps } = await page.read();
+  const isAbove = (step: BreadcrumbReading): step is Begun['above'][number] =>
+    step.href !== null && pathOf(step.href) !== pathOf(url);
+  return { page, trail: trailIn(page), above: (steps ?? []).filter(isAbove) };
+}
+
+function trailIn(page: Navigation): Menu {
+  return page.menu(({ kind }) => kind === 'breadcrumbs');
+}
+
+function pathOf(url: string): string {
+  const { pathname, search } = new URL(url);
+  return pathname + search;
+}
+
+/** Goes by each step to the page that it leads to. */
+async function followEach(subject: BreadcrumbTrailSubject, input: Input): Promise<void> {
+  const { breadcrumbs: way } = longestOf(subject);
+  const { above } = await begin(subject);
+  expect(above.length, 'steps that are links').toBeGreaterThan(0);
+  for (const [index, { name, href }] of above.entries()) {
+    const { page } = await begin(subject);
+    await trailIn(page.by(input)).choose(name);
+    await expect(page).toStandAt(pathOf(href));
+    // The page shows the same way as far as itself, with or without itself, or none at all.
+    const ways = [0, index, index + 1].map((length) => way.slice(0, length).join(' › '));
+    const shown = async () => (await page.breadcrumbs()).join(' › ');
+    await expect.poll(shown, { message: `the way at “${name}”`, timeout: page.patience }).toBeOneOf(ways);
+  }
+}
+
+const names: BreadcrumbTrailPart = {
+  name: 'names',
+  wcag: ['1.3.1', '4.1.2'],
+  aria: 'breadcrumb',
+  clauses: [
+    {
+      name: 'the breadcrumbs are a landmark with a name of its own',
+      run: async (subject) => {
+        const { page, trail } = await begin(subject);
+        const { name, element } = await trail.read();
+        expect(name, 'the name of the landmark').not.toBe('');
+        const others = (await page.read()).menus.filter((menu) => menu.element !== element);
+        expect(
+          others.map((menu) => menu.name),
+          'the names of other landmarks',
+        ).not.toContain(name);
+      },
+    },
+  ],
+};
+
+const steps: BreadcrumbTrailPart = {
+  name: 'steps',
+  wcag: ['2.4.8', '2.4.4'],
+  aria: 'breadcrumb',
+  clauses: [
+    {
+      name: 'each page shows the way to it',
+      run: async ({ open, pages }) => {
+        for (const page of pages) await expect(await open(page.address)).toHaveBreadcrumbs(page.breadcrumbs);
+      },
+    },
+    {
+      name: 'every step above the page is a link to another page',
+      run: async (subject) => {
+        const longest = longestOf(subject);
+        const { page, above } = await begin(subject);
+        const linked = above.map(({ name }) => name);
+        // The last may be the page itself.
+        const expected = longest.breadcrumbs.slice(0, Math.max(linked.length, longest.breadcrumbs.length - 1));
+        expect(linked, `links in ${await page.tree()}`).toEqual(expected);
+        expect(new Set(above.map(({ href }) => href)).size, 'different addresses').toBe(above.length);
+      },
+    },
+    { name: 'each step leads to the page that it names', run: (subject) => followEach(subject, 'mouse') },
+  ],
+};
+
+const current: BreadcrumbTrailPart = {
+  name: 'current',
+  wcag: ['1.3.1', '2.4.8'],
+  aria: 'aria-current',
+  clauses: [
+    {
+      name: 'no step above the page says that it is the page',
+      run: async ({ open, pages }) => {
+        for (const { address, breadcrumbs: shown } of pages) {
+          const page = await open(address);
+          await expect(page).toHaveBreadcrumbs(shown);
+          const { url, breadcrumbs: found } = await page.read();
+          const wrong = found?.filter(({ href, isCurrent }) => {
+            return isCurrent && href !== null && pathOf(href) !== pathOf(url);
+          });
+          expect(wrong?.map(({ name }) => name) ?? [], `marked at ${address}`).toEqual([]);
+        }
+      },
+    },
+    {
+      name: 'a link to the page itself says so',
+      run: async (subject) => {
+        const { page } = await begin(subject);
+        const { url, breadcrumbs: found } = await page.read();
+        const own = found?.filter(({ href }) => href !== null && pathOf(href) === pathOf(url)) ?? [];
+        // A text may say so too, and need not (ARIA Authoring Practices, breadcrumb pattern).
+        if (own.length === 0) throw new NotJudged('this page', 'none of the steps is a link to the page itself');
+        expect(own.map(({ isCurrent }) => isCurrent)).toEqual([true]);
+      },
+    },
+  ],
+};
+
+const keyboard: BreadcrumbTrailPart = {
+  name: 'keyboard',
+  wcag: ['2.1.1', '2.4.3'],
+  clauses: [
+    { name: 'each step is followed with Tab and Enter alone', run: (subject) => followEach(subject, 'keyboard') },
+  ],
+};
+
+/** Where there is less room, the step next above the page is to be had still: on a phone it is the way back. */
+async function expectToFit(
+  subject: BreadcrumbTrailSubject,
+  input: Input,
+  textSize: number,
+  width: number,
+): Promise<void> {
+  const { page, above } = await begin(subject);
+  await page.at({ width, textSize });
+  expect(await page.beyondWindow(), `CSS pixels beyond a window of ${width}`).toBe(0);
+  const next = above.at(-1);
+  await trailIn(page.by(input)).choose(next?.name ?? '');
+  await expect(page).toStandAt(pathOf(next?.href ?? ''));
+}
+
+const touch: BreadcrumbTrailPart = {
+  name: 'touch',
+  clauses: [
+    {
+      name: 'in a window of 320 px the step above the page is followed with a finger',
+      run: (subject) => expectToFit(subject, 'touch', 100, 320),
+    },
+  ],
+};
+
+const narrow: BreadcrumbTrailPart = {
+  name: 'narrow',
+  wcag: ['1.4.10'],
+  clauses: [
+    {
+      name: 'in a window of 320 px nothing reaches beyond it, and the step above the page is to be had',
+      run: (subject) => expectToFit(subject, 'mouse', 100, 320),
+    },
+  ],
+};
+
+const largeText: BreadcrumbTrailPart = {
+  name: 'large text',
+  wcag: ['1.4.4', '1.4.10'],
+  clauses: [
+    {
+      name: 'with text of twice its size nothing reaches beyond the window, and the step above the page is to be had',
+      run: (subject) => expectToFit(subject, 'mouse', 200, 1280),
+    },
+  ],
+};
+
+/** What is promised of breadcrumbs, in parts that may be left out. */
+export const breadcrumbTrailParts: readonly BreadcrumbTrailPart[] = [
+  names,
+  steps,
+  current,
+  keyboard,
+  touch,
+  narrow,
+  largeText,
+];
+
+/**
+ * Runs any implementation of breadcrumbs through what is promised of them (ARIA Authoring Practices, breadcrumb pattern).
+ * What the host cannot judge is skipped, and says so; a part that does not apply is declared.
+ *
+ * @param leftOut parts that do not apply, each with the reason
+ * @throws TypeError where no page has two steps or more, or a part is left out that there is not
+ */
+export function breadcrumbTrailContract(subject: BreadcrumbTrailSubject, leftOut: LeftOut = {}): void {
+  // Now, rather than in each test.
+  longestOf(subject);
+  registerParts('the breadcrumbs', breadcrumbTrailParts, subject, leftOut);
+}
