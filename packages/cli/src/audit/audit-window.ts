@@ -82,6 +82,7 @@ export class AuditWindow {
 
   /** Goes to an address, and waits until the page changes no more, or is one whose menus are known. */
   async load(url: string, isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<Loaded> {
+    await this.untilArrived();
     this.#missing = new Set();
     this.#waiting.clear();
     // Else only what is behind the hash would change, and nothing be loaded.
@@ -89,7 +90,7 @@ export class AuditWindow {
     const response = await this.#goTo(url);
     const type = response?.headers()['content-type'] ?? '';
     const status = response?.status() ?? 200;
-    if (type.includes('html') && status < 400) await this.#settle(isKnown);
+    if (type.includes('html') && status < 400) await this.settle(isKnown);
     return { status, type, url: this.page.url(), missing: this.#missing };
   }
 
@@ -101,13 +102,26 @@ export class AuditWindow {
       } catch (error) {
         const isInterrupted = error instanceof Error && error.message.includes('interrupted by another navigation');
         if (!isInterrupted || attempt === 3) throw error;
+        await this.untilArrived();
         await this.page.waitForLoadState('load').catch(() => undefined);
       }
     }
   }
 
-  /** Until nothing is asked for any more that a script may wait for, and the page changes no more. */
-  async #settle(isKnown: (fingerprints: readonly string[]) => boolean): Promise<void> {
+  /**
+   * Until the page that a press leads to is there: to go elsewhere meanwhile interrupts, time and again, who asks to go.
+   * False where it has not come in time.
+   */
+  async untilArrived(): Promise<boolean> {
+    const end = Date.now() + this.#patience;
+    const isLeaving = () =>
+      [...this.#waiting].some((one) => one.isNavigationRequest() && one.frame() === this.page.mainFrame());
+    while (isLeaving() && Date.now() < end) await this.page.waitForTimeout(20);
+    return !isLeaving();
+  }
+
+  /** Until nothing is asked for any more that a script may wait for, and the page, or one whose menus are known, changes no more. */
+  async settle(isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<void> {
     const end = Date.now() + mostSettling;
     do {
       while (this.#isAsking() && Date.now() < end) await this.page.waitForTimeout(20);

@@ -1,16 +1,17 @@
 import { createRequire } from 'node:module';
 import { mkdirSync, readFileSync } from 'node:fs';
-import { createServer, type Server } from 'node:http';
+import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { defineSite } from 'fair-trail';
 import Draft04 from 'ajv-draft-04';
 import addFormats from 'ajv-formats';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
 import type { Browser } from 'playwright-core';
 import type { AuditReport } from '../audit/audit-report.ts';
 import { isHarmful } from '../browser/harmful.ts';
 import { merged } from '../audit/merge-reports.ts';
+import { changingPage } from '../audit/probes/page-change.ts';
 import { siteProbes } from '../audit/probes/site-map.ts';
 import { toggles } from '../audit/probes/toggles.ts';
 import type { AuditSettings } from '../audit/audit-settings.ts';
@@ -30,10 +31,12 @@ let origin: string;
 const asked: string[] = [];
 const pages: Record<string, string> = {};
 const redirects: Record<string, string> = {};
+/** How long the server takes to answer, in milliseconds, by the path. */
+let delays: Readonly<Record<string, number>> = {};
 
 beforeAll(async () => {
   browser = await openBrowser();
-  server = createServer((request, response) => {
+  const answer: RequestListener = (request, response) => {
     const { pathname } = new URL(request.url ?? '/', 'http://localhost');
     asked.push(`${request.method ?? ''} ${pathname}`);
     const page = pages[pathname];
@@ -42,6 +45,9 @@ beforeAll(async () => {
     else if (redirects[pathname] !== undefined) response.writeHead(302, { Location: redirects[pathname] }).end();
     else if (page === undefined) response.writeHead(404, { 'Content-Type': 'text/html' }).end('<title>None</title>');
     else response.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8' }).end(page);
+  };
+  server = createServer((request, response) => {
+    setTimeout(() => answer(request, response), delays[request.url ?? ''] ?? 0);
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
@@ -343,6 +349,61 @@ test.each([
   ['/cancellation-terms', 'Terms', false],
 ])('whether following %s (%s) does something: %s', (path, label, harmful) => {
   expect(isHarmful(new URL(path, 'https://marram.example'), label)).toBe(harmful);
+});
+
+describe('a server that takes its time', () => {
+  afterEach(() => (delays = {}));
+
+  /** An app of one document that fetches its pages, and shows that they are on their way. */
+  const app = document(`<nav><a href="/">Today</a> <a href="/b">Tides</a></nav>
+    <script>
+      const show = async (path) => {
+        for (const link of document.links) link.toggleAttribute('aria-current', false);
+        const heading = document.querySelector('h1');
+        heading.textContent = 'Just a moment';
+        const label = await (await fetch('/label' + path)).text();
+        document.querySelector('a[href="' + path + '"]').setAttribute('aria-current', 'page');
+        document.title = heading.textContent = label;
+        heading.tabIndex = -1;
+        heading.focus();
+      };
+      addEventListener('click', (event) => {
+        const link = event.target.closest('a');
+        if (!link) return;
+        event.preventDefault();
+        history.pushState(null, '', link.href);
+        show(link.pathname);
+      });
+      addEventListener('popstate', () => show(location.pathname));
+      document.addEventListener('DOMContentLoaded', () => show(location.pathname));
+    </script>`);
+
+  test('is waited for, where an app fetches the page that is wanted', async () => {
+    const site = { '/': app, '/b': app, '/label/': 'Today', '/label/b': 'Tides' };
+    const only = changingPage.probes.map(({ id }) => id);
+    delays = { '/label/': 500, '/label/b': 500 };
+    expect(rulesIn(await auditOf(site, { only }))).toEqual([]);
+    // It is the page that is looked at, and not the wait alone.
+    const untitled = Object.fromEntries(
+      Object.entries(site).map(([path, html]) => [path, html.replace('document.title = heading', 'heading')]),
+    );
+    expect(rulesIn(await auditOf(untitled, { only }))).toEqual(['title-stays']);
+  });
+
+  test('costs no finding, where a link is on its way still as another page is asked for', async () => {
+    const site = {
+      '/': document('<nav><a href="/">A</a><a href="/b">B</a><a href="/c">C</a></nav>'),
+      '/b': document('<nav><a href="/" aria-current="page">A</a><a href="/b">B</a><a href="/">C</a></nav>'),
+      '/c': document(''),
+    };
+    const only = ['mark-on-another-page', ...changingPage.probes.map(({ id }) => id)];
+    const told = ({ findings, notChecked }: AuditReport) => [findings.map(({ rule }) => rule), notChecked];
+    const quick = await auditOf(site, { only });
+    delays = { '/': 900, '/c': 200 };
+    const slow = await auditOf(site, { only });
+    expect(rulesIn(quick)).toEqual(['mark-on-another-page']);
+    expect(told(slow)).toEqual(told(quick));
+  });
 });
 
 describe('the command', () => {

@@ -88,11 +88,13 @@ async function attempt(used: UsedPage): Promise<void> {
   if (!middle) return;
   await page.mouse.click(...middle);
   await page.waitForTimeout(300);
+  // A page that is not there in time can be told nothing of.
+  if (!(await used.options.window.untilArrived())) return;
   await page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
   const isSame = await page.evaluate((name) => name in window, marker).catch(() => false);
   // A new document is the browser's own doing: it tells of it, and goes back.
   if (!isSame) return;
-  await used.call('settle');
+  await used.options.window.settle();
   const after = await used.call('snapshot', link.selector);
   if (after.content === before.content) return;
   if (!isOtherAddress(after.url, before.url)) {
@@ -159,7 +161,7 @@ async function goBack(
   const { page } = used;
   await page.goBack({ waitUntil: 'load', timeout: 10_000 }).catch(() => null);
   await page.waitForTimeout(300);
-  await used.call('settle');
+  await used.options.window.settle();
   const back = await used.call('snapshot', link.selector);
   if (isOtherAddress(back.url, before.url)) {
     await used.tell(backDoesNothing, link, {
