@@ -43,6 +43,7 @@ export default defineConfig({
           // Each of them starts a browser, some more than one.
           testTimeout: 2 * testTimeout,
           hookTimeout: 2 * testTimeout,
+          expect: expectation,
           environment: 'node',
           include: withBrowser,
           // After all others, since each of them starts browsers of its own; two, since they often wait for their pages.
@@ -86,6 +87,7 @@ export default defineConfig({
           name: 'example',
           testTimeout,
           hookTimeout: testTimeout,
+          expect: expectation,
           environment: 'node',
           include: ['examples/**/*.test.ts'],
         },

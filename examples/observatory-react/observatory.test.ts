@@ -1,11 +1,19 @@
 import { serveFolder } from '@fair-trail/cli/audit';
 import { navigation, type Navigation } from 'fair-trail/testing';
 import { playwrightHost } from 'fair-trail/testing/playwright';
-import { menuContract, menuPages, navigationMatchers } from 'fair-trail/testing/vitest';
+import {
+  breadcrumbPages,
+  breadcrumbTrailContract,
+  menuContract,
+  menuPages,
+  navigationMatchers,
+  tablistContract,
+} from 'fair-trail/testing/vitest';
 import { defineSite, everyEntry, hrefOf, mayAccess, type SiteDefinition } from 'fair-trail';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { chromiumArguments, findChromium } from '../../scripts/chromium.mjs';
+import { speciesRecords } from '../observatory/content/species.ts';
 import definition from '../observatory/observatory.site.json';
 
 expect.extend(navigationMatchers);
@@ -91,12 +99,27 @@ describe('the mark is right', () => {
   });
 });
 
+const openAnew = (address: string) => open(address.replace('/observatory', ''));
+
 describe('as every menu', () => {
-  const openAnew = (address: string) => open(address.replace('/observatory', ''));
   const pages = menuPages(site, 'main');
   // A part of them, of each depth: the walk goes to all.
   const some = pages.filter((_, index) => index % 5 === 0);
   menuContract({ open: openAnew, menu: 'Main', pages: some, unknownAddress: '/observatory/nowhere' });
+});
+
+describe('as all tabs', () => {
+  tablistContract({ open: () => open('/species/curlew') });
+});
+
+describe('as all breadcrumbs', () => {
+  const addresses = ['', '/hides', '/hides/lantern-room', '/species/curlew', '/visit/getting-here/causeway'];
+  const pages = breadcrumbPages(
+    site,
+    addresses.map((address) => `/observatory${address}`),
+    { species: speciesRecords },
+  );
+  breadcrumbTrailContract({ open: openAnew, pages });
 });
 
 test('pages change without loading, and every link leads into the base path', async () => {

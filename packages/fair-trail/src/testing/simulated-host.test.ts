@@ -1,8 +1,11 @@
 import { JSDOM } from 'jsdom';
-import { afterEach } from 'vitest';
+import { afterEach, describe, expect, test } from 'vitest';
+import { tabsByHand } from './contracts/tabs-by-hand.samples.ts';
 import { navigation, simulatedHost } from './index.ts';
+import { promisesOf } from './promises.samples.ts';
 import { subjectDocument } from './subject.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';
+import { breadcrumbTrailParts, tablistParts } from './vitest.ts';
 
 let dom: JSDOM | null = null;
 afterEach(() => dom?.window.close());
@@ -17,3 +20,27 @@ export function simulate(address: string, html = subjectDocument()): JSDOM {
 }
 
 tenTests((address) => Promise.resolve(navigation(simulatedHost(simulate(address).window as unknown as Window))));
+
+describe('tabs and breadcrumbs in a simulated document', () => {
+  const showing = (address: string, html: string) =>
+    Promise.resolve(navigation(simulatedHost(simulate(address, html).window as unknown as Window), { patience: 300 }));
+  const tabs = { open: () => showing('/curlew', subjectDocument(tabsByHand)) };
+  const ways = {
+    open: (address: string) => showing(address, subjectDocument()),
+    pages: [{ address: '/hides/reedbed', breadcrumbs: ['Today', 'Hides', 'Reedbed Hide'] }],
+  };
+
+  test('are judged, and where Tab goes and what fits is not', async () => {
+    expect(await promisesOf(tablistParts, tabs)).toEqual({
+      kept: [
+        'each tab has a name of its own',
+        'one tab says that it is selected',
+        'the panel of the selected tab has its name',
+        'a press selects a tab, and its panel is the one that is shown',
+        'focus stays on the tab that was pressed',
+      ],
+      broken: [],
+    });
+    expect((await promisesOf(breadcrumbTrailParts, ways)).broken).toEqual([]);
+  });
+});

@@ -121,6 +121,8 @@ function foldView(count: number, hasSeparator: boolean, wording: Wording): ViewE
   const attributes = {
     class: 'ft-breadcrumb-button',
     type: 'button',
+    // It goes as it is pressed, and so is never expanded.
+    'aria-expanded': 'false',
     'aria-label': wording.unfold.replace('{count}', () => String(count)),
   };
   const button = element('button', attributes, ['…'], { on: { click: { type: 'unfold' } } });

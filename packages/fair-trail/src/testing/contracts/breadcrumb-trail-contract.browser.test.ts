@@ -2,7 +2,7 @@ import { afterEach, describe, expect, test } from 'vitest';
 import { defineSite } from '../../core/index.ts';
 import { promisesOf, replaced } from '../promises.samples.ts';
 import { clearSubject, showSubject } from '../subject-in-page.samples.ts';
-import { subjectBody, subjectScript, subjectSite } from '../subject.samples.ts';
+import { subjectBody, subjectScript, subjectSite, subjectStyle } from '../subject.samples.ts';
 import { breadcrumbPages, breadcrumbTrailContract, breadcrumbTrailParts } from '../vitest.ts';
 
 afterEach(clearSubject);
@@ -42,6 +42,25 @@ describe('breadcrumbs without the page itself, and with it as a link', () => {
     "const own = document.createElement('a');\n own.href = location.pathname; own.textContent = title; step.append(own);\n own.setAttribute",
   );
   breadcrumbTrailContract({ open: (address) => showSubject(address, { script: linked }), pages });
+});
+
+describe('breadcrumbs whose step above the page is behind a button where room is short', () => {
+  const script = replaced(
+    subjectScript,
+    'if (focus) document',
+    `if (crumbs.children.length > 2) {
+      const fold = document.createElement('li');
+      fold.className = 'fold';
+      fold.innerHTML = '<button type="button" aria-expanded="false" aria-label="More steps">…</button>';
+      fold.firstChild.addEventListener('click', () => { crumbs.className = 'whole'; fold.remove(); });
+      crumbs.firstChild.after(fold);
+    }
+    if (focus) document`,
+  );
+  const style = `${subjectStyle}
+    @media (max-width: 600px) { #crumbs:not(.whole) li:nth-child(3) { display: none } }
+    @media (min-width: 601px) { .fold { display: none } }`;
+  breadcrumbTrailContract({ open: (address) => showSubject(address, { script, style }), pages });
 });
 
 describe('the contract of breadcrumbs sees a fault that was put in', () => {

@@ -183,6 +183,14 @@ const keyboard: BreadcrumbTrailPart = {
   ],
 };
 
+/** Presses the button behind which a step is, where there is one: it may stand beside the step, and go as it is pressed. */
+async function unfold(page: Navigation, name: string): Promise<void> {
+  const { items } = await trailIn(page).read();
+  if (items.some((item) => item.name === name && item.isShown)) return;
+  const button = items.find(({ link, control }) => link === null && control?.isShown === true)?.control;
+  if (button) await page.press(button.name);
+}
+
 /** Where there is less room, the step next above the page is to be had still: on a phone it is the way back. */
 async function expectToFit(
   subject: BreadcrumbTrailSubject,
@@ -194,6 +202,7 @@ async function expectToFit(
   await page.at({ width, textSize });
   expect(await page.beyondWindow(), `CSS pixels beyond a window of ${width}`).toBe(0);
   const next = above.at(-1);
+  await unfold(page.by(input), next?.name ?? '');
   await trailIn(page.by(input)).choose(next?.name ?? '');
   await expect(page).toStandAt(pathOf(next?.href ?? ''));
 }

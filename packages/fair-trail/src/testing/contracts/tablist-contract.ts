@@ -51,25 +51,29 @@ async function selectEach(subject: TablistSubject, input: Input): Promise<void> 
 
 async function expectPanelOf(tablist: Tablist, name: string): Promise<void> {
   const reading = await tablist.read();
+  expect(selectedIn(reading), 'tabs with aria-selected="true"').toEqual([name]);
+  const own = reading.tabs.find((tab) => tab.name === name)?.panel ?? null;
+  if (own === null) {
+    expect.fail(`“${name}” has no panel: its aria-controls names no tabpanel, and no tabpanel is labelled by it.`);
+  }
   const shown = reading.tabs.filter(({ panel }) => panel?.isShown === true).map((tab) => tab.name);
-  expect({ selected: selectedIn(reading), shown }, `with “${name}” selected`).toEqual({
-    selected: [name],
-    shown: [name],
-  });
+  expect(shown, `tabs whose panels are shown, with “${name}” selected`).toEqual([name]);
 }
 
-/** The name of the tab that has focus; null where none has. */
-async function focused(page: Navigation, { tabs }: TablistReading): Promise<string | null> {
+const none = 'none of the tabs';
+
+/** The name of the tab that has focus. */
+async function focused(page: Navigation, { tabs }: TablistReading): Promise<string> {
   const { focus } = await page.read();
-  return tabs.find(({ element }) => element === focus?.element)?.name ?? null;
+  return tabs.find(({ element }) => element === focus?.element)?.name ?? none;
 }
 
 /** Presses a key until a tab has focus that can be selected: others may be passed over, or come to. */
-async function step(begun: Begun, key: string): Promise<string | null> {
+async function step(begun: Begun, key: string): Promise<string> {
   for (let press = 0; press <= begun.tabs.length - begun.enabled.length; press += 1) {
     await begun.page.key(key);
     const name = await focused(begun.page, begun);
-    if (name === null || begun.enabled.some((tab) => tab.name === name)) return name;
+    if (name === none || begun.enabled.some((tab) => tab.name === name)) return name;
   }
   return focused(begun.page, begun);
 }
@@ -89,7 +93,7 @@ const names: TablistPart = {
       run: async (subject) => {
         const { tabs } = await begin(subject);
         const all = tabs.map(({ name }) => name);
-        expect(all.includes(''), 'a tab without a name').toBe(false);
+        expect(all, 'the names of the tabs').not.toContain('');
         expect(all, 'names, each once').toEqual([...new Set(all)]);
       },
     },
@@ -147,7 +151,7 @@ const keyboard: TablistPart = {
           await begun.tablist.select(name);
           await begun.tablist.focus(name);
           await begun.page.key('Tab');
-          expect(await focused(begun.page, begun), `the tab that has focus after Tab from “${name}”`).toBe(null);
+          expect(await focused(begun.page, begun), `the tab that has focus after Tab from “${name}”`).toBe(none);
           await begun.page.key('Shift+Tab');
           expect(await focused(begun.page, begun), 'the tab that has focus after Shift+Tab').toBe(name);
         }
@@ -160,8 +164,9 @@ const keyboard: TablistPart = {
         const [forward, backward] = arrowsOf(begun);
         const [first, ...others] = begun.enabled.map(({ name }) => name);
         await begun.tablist.focus(first ?? '');
-        for (const name of [...others, first]) expect(await step(begun, forward), `after ${forward}`).toBe(name);
-        expect(await step(begun, backward), `after ${backward}`).toBe(others.at(-1));
+        for (const name of [...others, first])
+          expect(await step(begun, forward), `the tab that has focus after ${forward}`).toBe(name);
+        expect(await step(begun, backward), `the tab that has focus after ${backward}`).toBe(others.at(-1));
       },
     },
     {
@@ -172,9 +177,10 @@ const keyboard: TablistPart = {
           const [forward] = arrowsOf(begun);
           await begun.tablist.select(begun.enabled[0]?.name ?? '');
           await begun.tablist.focus(begun.enabled[0]?.name ?? '');
-          const name = (await step(begun, forward)) ?? '';
+          const name = await step(begun, forward);
           if ((await begun.tablist.selected()) !== name) await begun.page.key(key);
-          await expect.poll(() => begun.tablist.selected(), { timeout: begun.page.patience }).toBe(name);
+          const message = `the tab that is selected after ${forward}${key === 'Enter' ? ' and Enter' : ' and Space'}`;
+          await expect.poll(() => begun.tablist.selected(), { message, timeout: begun.page.patience }).toBe(name);
           await expectPanelOf(begun.tablist, name);
         }
       },
@@ -190,9 +196,10 @@ const homeAndEnd: TablistPart = {
       name: 'lead to the first and the last',
       run: async (subject) => {
         const begun = await begin(subject);
-        const ends = [begun.enabled.at(-1)?.name, begun.enabled[0]?.name];
-        await begun.tablist.focus(begun.enabled[0]?.name ?? '');
-        expect([await step(begun, 'End'), await step(begun, 'Home')]).toEqual(ends);
+        const [first, last] = [begun.enabled[0]?.name ?? '', begun.enabled.at(-1)?.name];
+        await begun.tablist.focus(first);
+        expect(await step(begun, 'End'), 'the tab that has focus after End').toBe(last);
+        expect(await step(begun, 'Home'), 'the tab that has focus after Home').toBe(first);
       },
     },
   ],
