@@ -61,7 +61,7 @@ export default defineConfig({
           expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
           browser: browser(),
-          provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000), isEachHistory: true },
+          provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000) },
         },
       },
       {
@@ -75,11 +75,11 @@ export default defineConfig({
             // What is left behind after many mounts, and what the kit sees of a bar, is asked of one version.
             '**/*-stress.browser.test.tsx',
             '**/menu-contract.browser.test.tsx',
-            // The contracts of the bar ask most of it already.
-            ...effort(['**/navbar.browser.test.tsx'], []),
+            // The contracts of the bar ask most of it already, and long random ways most of the router.
+            ...effort(['**/{navbar,router}.browser.test.tsx'], []),
           ],
           browser: browser(),
-          provide: { walkSteps: 40, mounts: 8, isEachHistory: effort(false, true) },
+          provide: { walkSteps: 40, mounts: 8 },
         },
       },
       {

@@ -113,7 +113,7 @@ describe('as all tabs', () => {
 });
 
 describe('as all breadcrumbs', () => {
-  const addresses = ['', '/hides', '/hides/lantern-room', '/species/curlew', '/visit/getting-here/causeway'];
+  const addresses = ['', '/species/curlew', '/visit/getting-here/causeway'];
   const pages = breadcrumbPages(
     site,
     addresses.map((address) => `/observatory${address}`),

@@ -34,7 +34,7 @@ const project = {
     include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
     exclude: ['**/*-stress.browser.test.tsx', '**/accessibility-tree.browser.test.tsx', '**/router-walk.*'],
     setupFiles: [path.join(root, 'scripts/mutants/setup.mjs')],
-    provide: { machineRuns: 100, walkSteps: 40, mounts: 4, isEachHistory: true },
+    provide: { machineRuns: 100, walkSteps: 40, mounts: 4 },
     browser: browserMode(2500, {
       tap,
       awakeMutant: () => awake,

@@ -1,6 +1,7 @@
 import type { PageScript } from 'fair-trail/audit';
-import type { Browser, BrowserContext, Page, Request, Response } from 'playwright-core';
+import type { Browser, BrowserContext, Page, Request } from 'playwright-core';
 import { guard } from '../browser/guard.ts';
+import { WindowNavigation } from '../browser/window-navigation.ts';
 
 /** How long is waited at most for what a page goes on asking for, in milliseconds. */
 const mostSettling = 3000;
@@ -39,6 +40,7 @@ export class AuditWindow {
   readonly #context: BrowserContext;
   readonly #patience: number;
   readonly page: Page;
+  readonly #navigation: WindowNavigation;
   #missing = new Set<string>();
   #isCrashed = false;
   readonly #waiting = new Set<Request>();
@@ -47,6 +49,7 @@ export class AuditWindow {
     this.#context = context;
     this.#patience = patience;
     this.page = page;
+    this.#navigation = new WindowNavigation(page);
     this.conditions = conditions;
     page.on('crash', () => (this.#isCrashed = true));
     page.on('request', (request) => this.#waiting.add(request));
@@ -82,42 +85,20 @@ export class AuditWindow {
 
   /** Goes to an address, and waits until the page changes no more, or is one whose menus are known. */
   async load(url: string, isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<Loaded> {
-    await this.untilArrived();
     this.#missing = new Set();
     this.#waiting.clear();
     // Else only what is behind the hash would change, and nothing be loaded.
     if (url.includes('#') && this.page.url().split('#')[0] === url.split('#')[0]) await this.page.goto('about:blank');
-    const response = await this.#goTo(url);
+    const response = await this.#navigation.goTo(url, this.#patience);
     const type = response?.headers()['content-type'] ?? '';
     const status = response?.status() ?? 200;
     if (type.includes('html') && status < 400) await this.settle(isKnown);
     return { status, type, url: this.page.url(), missing: this.#missing };
   }
 
-  /** A page that is just being left for another one refuses at first. */
-  async #goTo(url: string): Promise<Response | null> {
-    for (let attempt = 0; ; attempt += 1) {
-      try {
-        return await this.page.goto(url, { timeout: this.#patience, waitUntil: 'load' });
-      } catch (error) {
-        const isInterrupted = error instanceof Error && error.message.includes('interrupted by another navigation');
-        if (!isInterrupted || attempt === 3) throw error;
-        await this.untilArrived();
-        await this.page.waitForLoadState('load').catch(() => undefined);
-      }
-    }
-  }
-
-  /**
-   * Until the page that a press leads to is there: to go elsewhere meanwhile interrupts, time and again, who asks to go.
-   * False where it has not come in time.
-   */
-  async untilArrived(): Promise<boolean> {
-    const end = Date.now() + this.#patience;
-    const isLeaving = () =>
-      [...this.#waiting].some((one) => one.isNavigationRequest() && one.frame() === this.page.mainFrame());
-    while (isLeaving() && Date.now() < end) await this.page.waitForTimeout(20);
-    return !isLeaving();
+  /** Until the page that a press leads to is there; false where it has not come in time. */
+  untilArrived(): Promise<boolean> {
+    return this.#navigation.untilArrived(this.#patience);
   }
 
   /** Until nothing is asked for any more that a script may wait for, and the page, or one whose menus are known, changes no more. */

@@ -9,6 +9,7 @@ import { SeenPages } from './seen-pages.ts';
 import { SiteMenus } from './site-menus.ts';
 import type { Storage } from './storage-file.ts';
 import { prefixOf, stopsOf, type Stop, type Visitor } from './stops.ts';
+import { WalkWindow } from './walk-window.ts';
 import { Walker, type WalkInput } from './walker.ts';
 import { WalkNotes, type WalkedSite, type WalkReport } from './walk-report.ts';
 
@@ -75,7 +76,8 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
   try {
     await guard(context, origin);
     const held = { site, menus, notes, patience, staying: new Set<string>() };
-    const open = async () => new Walker(await context.newPage(), origin, held, settings.answersWithin);
+    const open = async () =>
+      new Walker(new WalkWindow(await context.newPage(), origin, held, settings.answersWithin), held);
     const seen = new SeenPages(site, menus);
     const ways = stops.flatMap((stop) =>
       [...stop.ways.keys()].flatMap((menu) => inputs.map((input) => ({ stop, menu, input }))),

@@ -160,6 +160,16 @@ describe('faults in pages are found, and blamed on the pages', () => {
   });
 });
 
+test('home for whatever nobody made is seen where it is drawn late', async () => {
+  const script = `setTimeout(() => { document.body.innerHTML = ${JSON.stringify(subjectBody)}; ${subjectScript.replace("['Page not found', ['/']]", "['Today', []]")} }, 400);`;
+  const listener: RequestListener = (_, response) => {
+    response.writeHead(200, { 'Content-Type': 'text/html' }).end(subjectDocument({ body: '', script }));
+  };
+  expect(told(await walk(listener, { patience: 3000 }))).toContain(
+    'unknown-not-handled (page) site: /no-such-page-7d1f shows the home page, “Today”, with status 200.',
+  );
+});
+
 describe('faults in the site file are told from faults in pages', () => {
   const changed = (change: (text: string) => string) =>
     JSON.parse(change(JSON.stringify(subjectSite))) as SiteDefinition;

@@ -1,7 +1,7 @@
 import { StrictMode } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
-import { beforeEach, describe, expect, inject, test, vi } from 'vitest';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite, memoryHistory, serverHistory } from '../core/index.ts';
 import { lazyPage, Stage, Trail, usePosition, type Page } from './index.ts';
@@ -25,16 +25,9 @@ const heading = (name: string) => page.getByRole('heading', { level: 1, name, ex
 const inMenu = (name: string) => page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name });
 const main = () => page.getByRole('main');
 
-declare module 'vitest' {
-  interface ProvidedContext {
-    /** Whether the router is asked by each history, or only by the one that a browser of today has. */
-    isEachHistory: boolean;
-  }
-}
-
 borrowAddress();
 
-describe.each(inject('isEachHistory') ? histories : histories.slice(1, 2))('by %s', (_, history) => {
+describe.each(histories)('by %s', (_, history) => {
   test('address, mark, title and focus go together, and come back together', async () => {
     mount(
       <StrictMode>

@@ -12,25 +12,33 @@ describe('tabs of anybody’s making', () => {
   tablistContract({ open: () => show(tabsByHand), tabs: 'Curlew' });
 });
 
-/** The same in another writing direction, orientation, or way of being selected. */
-describe.each([
-  [
-    'from right to left',
-    'ArrowRight: (at + 1) % length, ArrowLeft: (at + length - 1)',
-    'ArrowLeft: (at + 1) % length, ArrowRight: (at + length - 1)',
-    '[role="tablist"] { direction: rtl }',
-  ],
-  ['selected by hand', 'select(enabled[to])', 'enabled[to].focus()', ''],
-] as const)('tabs %s', (_, from, to, style) => {
-  const script = tabsByHand.script.replace(from, to);
-  expect(script).not.toBe(tabsByHand.script);
-  tablistContract({ open: () => show({ ...tabsByHand, script, style: tabsByHand.style + style }) });
-});
+describe('the arrow keys of tabs', () => {
+  const kept = async (markup: typeof tabsByHand) => {
+    const parts = tablistParts.filter(({ name }) => name === 'keyboard' || name === 'Home and End');
+    expect(markup).not.toEqual(tabsByHand);
+    expect((await promisesOf(parts, { open: () => show(markup) })).broken).toEqual([]);
+  };
+  const { body, script, style } = tabsByHand;
 
-describe('tabs below each other', () => {
-  const script = tabsByHand.script.replace('ArrowRight:', 'ArrowDown:').replace('ArrowLeft:', 'ArrowUp:');
-  const body = tabsByHand.body.replace('role="tablist"', 'role="tablist" aria-orientation="vertical"');
-  tablistContract({ open: () => show({ ...tabsByHand, body, script }) });
+  test('are turned round from right to left', () =>
+    kept({
+      ...tabsByHand,
+      script: script
+        .replace('ArrowRight:', 'Arrow:')
+        .replace('ArrowLeft:', 'ArrowRight:')
+        .replace('Arrow:', 'ArrowLeft:'),
+      style: `${style} [role="tablist"] { direction: rtl }`,
+    }));
+
+  test('go down and up where tabs stand below each other', () =>
+    kept({
+      ...tabsByHand,
+      body: body.replace('role="tablist"', 'role="tablist" aria-orientation="vertical"'),
+      script: script.replace('ArrowRight:', 'ArrowDown:').replace('ArrowLeft:', 'ArrowUp:'),
+    }));
+
+  test('may leave it to Enter and Space to select', () =>
+    kept({ ...tabsByHand, script: script.replace('select(enabled[to])', 'enabled[to].focus()') }));
 });
 
 describe('the contract of tabs sees a fault that was put in', () => {
