@@ -1,7 +1,7 @@
 import { memoryHistory } from '../core/index.ts';
-import type { BarRequest, MountBar } from '../testing/contracts/bar.ts';
-import { barNarrowContract } from '../testing/contracts/bar-narrow.ts';
-import { barPanelsContract } from '../testing/contracts/bar-panels.ts';
+import type { BarRequest, MountBar } from '../testing/contracts/components/bar.ts';
+import { barNarrowContract } from '../testing/contracts/components/bar-narrow.ts';
+import { barPanelsContract } from '../testing/contracts/components/bar-panels.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 const mountBar: MountBar = (request) => {

@@ -7,7 +7,7 @@ import {
   breadcrumbsContract,
   type BreadcrumbsRequest,
   type MountBreadcrumbs,
-} from '../testing/contracts/breadcrumbs.ts';
+} from '../testing/contracts/components/breadcrumbs.ts';
 import { deep } from '../testing/sites.ts';
 import { Breadcrumbs, Trail } from './index.ts';
 import { mount } from './mount.samples.tsx';

@@ -10,7 +10,7 @@ import {
   noticeContract,
   type MountPage,
   type PageRequest,
-} from '../testing/contracts/page-parts.ts';
+} from '../testing/contracts/components/page-parts.ts';
 import { FooterNav, LanguageLinks, Layout, Navbar, Notice, SkipLink, Stage, Trail } from './index.ts';
 import { mount, pagesOf, site } from './mount.samples.tsx';
 

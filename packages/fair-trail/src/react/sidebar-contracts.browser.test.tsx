@@ -1,10 +1,10 @@
 import { describe } from 'vitest';
 import { defineSite, everyEntry } from '../core/index.ts';
-import type { MountSidebar, SidebarRequest } from '../testing/contracts/sidebar.ts';
-import { sidebarAnnexContract } from '../testing/contracts/sidebar-annex.ts';
-import { sidebarGroupsContract } from '../testing/contracts/sidebar-groups.ts';
-import { sidebarNarrowContract } from '../testing/contracts/sidebar-narrow.ts';
-import { sidebarRailContract } from '../testing/contracts/sidebar-rail.ts';
+import type { MountSidebar, SidebarRequest } from '../testing/contracts/components/sidebar.ts';
+import { sidebarAnnexContract } from '../testing/contracts/components/sidebar-annex.ts';
+import { sidebarGroupsContract } from '../testing/contracts/components/sidebar-groups.ts';
+import { sidebarNarrowContract } from '../testing/contracts/components/sidebar-narrow.ts';
+import { sidebarRailContract } from '../testing/contracts/components/sidebar-rail.ts';
 import { desk } from '../testing/sites.ts';
 import { Layout, Sidebar, Stage, Trail, type Page } from './index.ts';
 import { mount } from './mount.samples.tsx';

@@ -9,7 +9,7 @@ import {
   type MountTabLinks,
   type MountTabs,
   type TabsRequest,
-} from '../testing/contracts/tabs.ts';
+} from '../testing/contracts/components/tabs.ts';
 import { desk } from '../testing/sites.ts';
 import { Stage, Tab, TabLinks, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { EchoPage, mount } from './mount.samples.tsx';

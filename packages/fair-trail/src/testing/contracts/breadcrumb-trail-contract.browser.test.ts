@@ -69,17 +69,7 @@ describe('the contract of breadcrumbs sees a fault that was put in', () => {
   const narrowStyle = (rule: string) => ({ style: `header { display: none } #crumbs { ${rule} }` });
   test.each<[string, string, { readonly body?: string; readonly script?: string; readonly style?: string }]>([
     ['a second landmark of its name', 'names', inBody('aria-label="Footer"', 'aria-label="Breadcrumbs"')],
-    [
-      'a step between is missing',
-      'steps',
-      inScript(
-        "['Reedbed Hide', ['/', '/hides']]"
-          .replaceAll("'", '"')
-          .replaceAll(' ', '')
-          .replace('ReedbedHide', 'Reedbed Hide'),
-        '["Reedbed Hide",["/"]]',
-      ),
-    ],
+    ['a step between is missing', 'steps', inScript('["Reedbed Hide",["/","/hides"]]', '["Reedbed Hide",["/"]]')],
     [
       'they stand still',
       'steps',

@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import type { SiteDefinition, TabDescription } from '../../core/index.ts';
-import { desk } from '../sites.ts';
+import type { SiteDefinition, TabDescription } from '../../../core/index.ts';
+import { desk } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** Tabs that a contract asks for. Each panel holds the text "About" with the tab's label, and a field. */
 export interface TabsRequest {

@@ -2,7 +2,7 @@ import { expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { box, html, instruments, link, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** What every sidebar does that can be narrowed to its icons. */
 export function sidebarRailContract(mount: MountSidebar, leftOut: LeftOut = {}): void {

@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
 import { page } from 'vitest/browser';
-import type { NarrowForm, SiteDefinition } from '../../core/index.ts';
+import type { NarrowForm, SiteDefinition } from '../../../core/index.ts';
 
 /** A bar that a contract asks for. */
 export interface BarRequest {

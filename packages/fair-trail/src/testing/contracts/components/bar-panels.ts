@@ -1,10 +1,10 @@
 import { afterEach, expect, test } from 'vitest';
-import type {} from '../tap-command.ts';
+import type {} from '../../tap-command.ts';
 import { commands, page, userEvent } from 'vitest/browser';
 import { link, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
-import { nested } from '../sites.ts';
+import { nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** What every bar with panels does, whichever framework prints it. */
 export function barPanelsContract(mount: MountBar, leftOut: LeftOut = {}): void {

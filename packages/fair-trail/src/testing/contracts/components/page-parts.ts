@@ -1,10 +1,10 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import type { SiteDefinition, WarningCode } from '../../core/index.ts';
-import { memoryKeys } from '../../core/index.ts';
-import { bilingual, nested } from '../sites.ts';
+import type { SiteDefinition, WarningCode } from '../../../core/index.ts';
+import { memoryKeys } from '../../../core/index.ts';
+import { bilingual, nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
 export interface PageRequest {

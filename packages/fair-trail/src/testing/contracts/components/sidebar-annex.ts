@@ -14,7 +14,7 @@ import {
   type SidebarRequest,
 } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** What every sidebar does with a second panel. */
 export function sidebarAnnexContract(mount: MountSidebar, leftOut: LeftOut = {}): void {

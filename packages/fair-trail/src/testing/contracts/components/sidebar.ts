@@ -1,7 +1,7 @@
 import { afterEach, beforeEach } from 'vitest';
 import { page } from 'vitest/browser';
-import type { SiteDefinition, SiteRecords } from '../../core/index.ts';
-import { memoryKeys } from '../../core/index.ts';
+import type { SiteDefinition, SiteRecords } from '../../../core/index.ts';
+import { memoryKeys } from '../../../core/index.ts';
 
 /** A sidebar that a contract asks for, with the menu `desk`, in a layout beside the site's pages. */
 export interface SidebarRequest {

@@ -1,5 +1,5 @@
 import { afterEach, expect } from 'vitest';
-import { registerContract, type DefinePart, type LeftOut } from './contract.ts';
+import { registerContract, type DefinePart, type LeftOut } from '../contract.ts';
 
 /** As `registerContract`, for components that are mounted in the page of the test: after each test their markup must be sound. */
 export function componentContract(name: string, leftOut: LeftOut, define: (part: DefinePart) => void): void {

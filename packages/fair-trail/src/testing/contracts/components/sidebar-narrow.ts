@@ -1,9 +1,9 @@
 import { beforeEach, expect, test } from 'vitest';
-import type {} from '../tap-command.ts';
+import type {} from '../../tap-command.ts';
 import { commands, page, userEvent } from 'vitest/browser';
 import { box, html, link, menu, navigation, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** What every sidebar does where room is short. */
 export function sidebarNarrowContract(mount: MountSidebar, leftOut: LeftOut = {}): void {

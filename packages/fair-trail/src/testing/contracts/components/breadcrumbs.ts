@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import type { SiteRecords } from '../../core/index.ts';
+import type { SiteRecords } from '../../../core/index.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** Breadcrumbs of the site `deep` that a contract asks for, above a page that begins with the text "Content". */
 export interface BreadcrumbsRequest {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { memoryKeys } from '../../core/index.ts';
+import { memoryKeys } from '../../../core/index.ts';
 import {
   box,
   html,
@@ -14,7 +14,7 @@ import {
   type MountSidebar,
 } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from './contract.ts';
+import type { LeftOut } from '../contract.ts';
 
 /** What every sidebar does with its groups, long lists and the field that filters. */
 export function sidebarGroupsContract(mount: MountSidebar, leftOut: LeftOut = {}): void {
