@@ -63,6 +63,15 @@ describe('breadcrumbs whose step above the page is behind a button where room is
   breadcrumbTrailContract({ open: (address) => showSubject(address, { script, style }), pages });
 });
 
+test('a step may have no page of its own, where that is said', async () => {
+  const script = replaced(subjectScript, 'link.href = path', "if (path !== '/hides') link.href = path");
+  const subject = { open: (address: string) => showSubject(address, { script }, { patience: 300 }), pages };
+  expect((await promisesOf(breadcrumbTrailParts, { ...subject, withoutPage: ['Hides'] })).broken).toEqual([]);
+  expect((await promisesOf(breadcrumbTrailParts, subject)).broken).toEqual([
+    'every step above the page is a link to another page',
+  ]);
+});
+
 describe('the contract of breadcrumbs sees a fault that was put in', () => {
   const inScript = (from: string, to: string) => ({ script: replaced(subjectScript, from, to) });
   const inBody = (from: string, to: string) => ({ body: replaced(subjectBody, from, to) });

@@ -28,6 +28,8 @@ export interface BreadcrumbTrailSubject {
   readonly open: (address: string) => Promise<Navigation>;
   /** One of each kind is enough. What is asked of one page alone is asked of the one with the longest way. */
   readonly pages: readonly BreadcrumbPage[];
+  /** Steps that have no page of their own, such as a group of pages, and are no links. Default: none. */
+  readonly withoutPage?: readonly string[];
 }
 
 type BreadcrumbTrailPart = ContractPart<BreadcrumbTrailSubject>;
@@ -83,11 +85,12 @@ async function followEach(subject: BreadcrumbTrailSubject, input: Input): Promis
   const { breadcrumbs: way } = longestOf(subject);
   const { above } = await begin(subject);
   expect(above.length, 'steps that are links').toBeGreaterThan(0);
-  for (const [index, { name, href }] of above.entries()) {
+  for (const { name, href } of above) {
     const { page } = await begin(subject);
     await trailIn(page.by(input)).choose(name);
     await expect(page).toStandAt(pathOf(href));
     // The page shows the same way as far as itself, with or without itself, or none at all.
+    const index = way.indexOf(name);
     const ways = [0, index, index + 1].map((length) => way.slice(0, length).join(' › '));
     const shown = async () => (await page.breadcrumbs()).join(' › ');
     await expect.poll(shown, { message: `the way at “${name}”`, timeout: page.patience }).toBeOneOf(ways);
@@ -132,8 +135,9 @@ const steps: BreadcrumbTrailPart = {
         const longest = longestOf(subject);
         const { page, above } = await begin(subject);
         const linked = above.map(({ name }) => name);
+        const steps = longest.breadcrumbs.filter((name) => !subject.withoutPage?.includes(name));
         // The last may be the page itself.
-        const expected = longest.breadcrumbs.slice(0, Math.max(linked.length, longest.breadcrumbs.length - 1));
+        const expected = steps.slice(0, Math.max(linked.length, steps.length - 1));
         expect(linked, `links in ${await page.tree()}`).toEqual(expected);
         expect(new Set(above.map(({ href }) => href)).size, 'different addresses').toBe(above.length);
       },

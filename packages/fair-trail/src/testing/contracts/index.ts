@@ -17,4 +17,10 @@ export { sidebarAnnexContract } from './components/sidebar-annex.ts';
 export { sidebarGroupsContract } from './components/sidebar-groups.ts';
 export { sidebarNarrowContract } from './components/sidebar-narrow.ts';
 export { sidebarRailContract } from './components/sidebar-rail.ts';
-export { tabLinksContract, tabsContract, type MountTabLinks, type MountTabs, type TabsRequest } from './components/tabs.ts';
+export {
+  tabLinksContract,
+  tabsContract,
+  type MountTabLinks,
+  type MountTabs,
+  type TabsRequest,
+} from './components/tabs.ts';
