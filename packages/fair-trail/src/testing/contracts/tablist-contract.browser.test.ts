@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from 'vitest';
-import { promisesOf } from '../promises.samples.ts';
+import { promisesOf, replaced } from '../promises.samples.ts';
 import { clearSubject, showSubject } from '../subject-in-page.samples.ts';
 import { tablistContract, tablistParts } from '../vitest.ts';
 import { tabsByHand, tabsFaults } from './tabs-by-hand.samples.ts';
@@ -12,15 +12,20 @@ describe('tabs of anybody’s making', () => {
   tablistContract({ open: () => show(tabsByHand), tabs: 'Curlew' });
 });
 
-describe('the arrow keys of tabs', () => {
+describe('tabs of another making', () => {
   const kept = async (markup: typeof tabsByHand) => {
-    const parts = tablistParts.filter(({ name }) => name === 'keyboard' || name === 'Home and End');
+    const parts = tablistParts.filter(({ name }) => ['mouse', 'keyboard', 'Home and End'].includes(name));
     expect(markup).not.toEqual(tabsByHand);
     expect((await promisesOf(parts, { open: () => show(markup) })).broken).toEqual([]);
   };
   const { body, script, style } = tabsByHand;
 
-  test('are turned round from right to left', () =>
+  test('may show their panels late', () => {
+    const turn = "document.getElementById(tab.getAttribute('aria-controls')).hidden = tab !== chosen";
+    return kept({ ...tabsByHand, script: replaced(script, turn, `setTimeout(() => { ${turn} }, 300)`) });
+  });
+
+  test('are walked the other way from right to left', () =>
     kept({
       ...tabsByHand,
       script: script
