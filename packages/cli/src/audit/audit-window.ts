@@ -3,7 +3,7 @@ import type { Browser, BrowserContext, Page, Request } from 'playwright-core';
 import { guard } from '../browser/guard.ts';
 import { WindowNavigation } from '../browser/window-navigation.ts';
 
-/** How long is waited at most for what a page goes on asking for, in milliseconds. */
+/** How long is waited at most for what a page goes on asking for, or for the one that a press leads to, in milliseconds. */
 const mostSettling = 3000;
 
 export interface WindowConditions {
@@ -98,10 +98,13 @@ export class AuditWindow {
 
   /** Until the page that a press leads to is there; false where it has not come in time. */
   untilArrived(): Promise<boolean> {
-    return this.#navigation.untilArrived(this.#patience);
+    return this.#navigation.untilArrived(mostSettling);
   }
 
-  /** Until nothing is asked for any more that a script may wait for, and the page, or one whose menus are known, changes no more. */
+  /**
+   * Until nothing is asked for any more that a script may wait for, and the page changes no more: one whose menus are known
+   * is watched for less long.
+   */
   async settle(isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<void> {
     const end = Date.now() + mostSettling;
     do {

@@ -26,18 +26,19 @@ export class WindowNavigation {
   }
 
   /**
-   * Loads an address. To go elsewhere while another page is on its way interrupts, time and again, who asks to go.
+   * Loads an address. One that is asked for just as a press leads elsewhere is interrupted by that, and asked for again too
+   * soon by its own first try: each has to come to its end before the next.
    *
    * @param patience in milliseconds
    */
   async goTo(url: string, patience: number): Promise<Response | null> {
     for (let attempt = 0; ; attempt += 1) {
-      await this.untilArrived(patience);
       try {
         return await this.#page.goto(url, { timeout: patience, waitUntil: 'load' });
       } catch (error) {
         const isInterrupted = error instanceof Error && error.message.includes('interrupted by another navigation');
         if (!isInterrupted || attempt === 3) throw error;
+        await this.untilArrived(patience);
         await this.#page.waitForLoadState('load').catch(() => undefined);
       }
     }

@@ -29,55 +29,56 @@ export class WalkWindow {
     this.nav = navigation(playwrightHost(page, { ...(answersWithin !== undefined && { answersWithin }) }), {
       patience: held.patience,
     });
-    if (answersWithin !== undefined) page.setDefaultNavigationTimeout(answersWithin);
     this.#navigation = new WindowNavigation(page);
     this.#loadsWithin = answersWithin ?? usualLoading;
+    page.setDefaultNavigationTimeout(this.#loadsWithin);
     page.on('response', (response) => {
       const isDocument = response.request().isNavigationRequest() && response.frame() === page.mainFrame();
       if (isDocument) this.#status = response.status();
     });
   }
 
-  /** Goes to an address by itself; answers with what it shows, or null where nothing was answered. */
-  async visit(address: string): Promise<{ readonly status: number | null; readonly reading: PageReading | null }> {
+  /** Goes to an address by itself, and answers how that was answered; null where nothing was. */
+  async visit(address: string): Promise<{ readonly status: number; readonly isRefused: boolean } | null> {
     this.#status = null;
     try {
       await this.#navigation.goTo(new URL(address, this.#origin).href, this.#loadsWithin);
     } catch (error) {
       // What has answered and does not become a page is another matter than what is not there.
-      if (this.#page.isClosed() || this.#hasAnswered()) throw error;
-      return { status: null, reading: null };
+      if (this.#page.isClosed() || this.#answered() !== null) throw error;
+      return null;
     }
     await this.nav.settle();
-    return { status: this.#status, reading: await this.nav.read() };
+    const status = this.#answered() ?? 200;
+    return { status, isRefused: status >= 400 };
   }
 
   /** What a page shows, once it shows what it should: a page that loads late has its time, and then is as it is. */
-  async readUntil(isRight: (reading: PageReading) => boolean): Promise<PageReading> {
-    const end = performance.now() + this.#held.patience;
-    for (;;) {
-      const reading = await this.nav.read();
-      if (isRight(reading) || performance.now() > end) return reading;
-      await this.#page.waitForTimeout(50);
-    }
+  readUntil(isRight: (reading: PageReading) => boolean): Promise<PageReading> {
+    return this.#read((reading, waited) => isRight(reading) || waited > this.#held.patience);
   }
 
   /**
    * What a page shows, once it is as the site file says: one that is drawn late has its time, and then is as it is. Where
    * faults of a kind have stayed so before, others of that kind are given less.
    */
-  async readPage(stop: Stop): Promise<PageReading> {
+  readPage(stop: Stop): Promise<PageReading> {
     const { patience, staying } = this.#held;
+    return this.#read((reading, waited) => {
+      const kinds = this.#kindsOfFaults(stop, reading);
+      const isKnown = kinds.every((kind) => staying.has(kind));
+      if (kinds.length > 0 && waited <= (isKnown ? patience / 4 : patience)) return false;
+      for (const kind of kinds) staying.add(kind);
+      return true;
+    });
+  }
+
+  /** Reads again and again, until it is enough; `waited` is in milliseconds. */
+  async #read(isEnough: (reading: PageReading, waited: number) => boolean): Promise<PageReading> {
     const start = performance.now();
     for (;;) {
       const reading = await this.nav.read();
-      const kinds = this.#kindsOfFaults(stop, reading);
-      if (kinds.length === 0) return reading;
-      const isKnown = kinds.every((kind) => staying.has(kind));
-      if (performance.now() - start > (isKnown ? patience / 4 : patience)) {
-        for (const kind of kinds) staying.add(kind);
-        return reading;
-      }
+      if (isEnough(reading, performance.now() - start)) return reading;
       await this.#page.waitForTimeout(50);
     }
   }
@@ -91,18 +92,6 @@ export class WalkWindow {
   /** Whether a page shows one of the menus of the site file. */
   hasMenu({ menus }: PageReading): boolean {
     return menus.some((menu) => this.#held.menus.nameOf(menu) !== null);
-  }
-
-  /** Goes to an address, which has its time to show what it should where it is not refused. */
-  async visitUntil(
-    address: string,
-    isRight: (reading: PageReading) => boolean,
-  ): Promise<{ readonly refusal: number | null; readonly reading: PageReading | null; readonly isRight: boolean }> {
-    const { status, reading: first } = await this.visit(address);
-    const refusal = status !== null && status >= 400 ? status : null;
-    if (!first || refusal !== null) return { refusal, reading: first, isRight: false };
-    const reading = await this.readUntil(isRight);
-    return { refusal, reading, isRight: isRight(reading) };
   }
 
   /** Is on a page to begin there, at its top. */
@@ -120,8 +109,9 @@ export class WalkWindow {
     return keyOf(this.#site, new URL(url)) === stop.key;
   }
 
-  #hasAnswered(): boolean {
-    return this.#status !== null;
+  /** With what status, since it was last asked; null where nothing has answered, or nobody had to. */
+  #answered(): number | null {
+    return this.#status;
   }
 
   async close(): Promise<void> {

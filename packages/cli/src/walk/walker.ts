@@ -28,10 +28,10 @@ export class Walker {
   /** Looks at a page by its address: is it there, is it right, does a reload keep it, do its other addresses lead to it. */
   async look(stop: Stop): Promise<PageReading | null> {
     const { notes } = this.#held;
-    const { status, reading: first } = await this.#window.visit(stop.address);
+    const answer = await this.#window.visit(stop.address);
     notes.tried(stop, 'there');
-    if (!first || (status !== null && status >= 400)) {
-      const message = first ? `It answers with status ${status ?? 0}.` : 'Nothing was answered in time.';
+    if (!answer || answer.isRefused) {
+      const message = answer ? `It answers with status ${answer.status}.` : 'Nothing was answered in time.';
       notes.fault(stop, { code: 'page-missing', blame: 'unclear', message });
       return null;
     }
@@ -62,26 +62,32 @@ export class Walker {
   async #checkMoved(stop: Stop, address: string): Promise<void> {
     const { notes } = this.#held;
     notes.tried(stop, 'other addresses');
-    const { refusal, reading, isRight } = await this.#window.visitUntil(
-      address,
-      (shown) => this.#window.isAt(stop, shown) && pathOf(shown.url) !== address,
-    );
-    if (isRight) return;
-    const shown = reading ? `${pathOf(reading.url)}, “${reading.title}”` : 'nothing';
-    const found = refusal === null ? shown : `status ${refusal}`;
+    const isRight = (shown: PageReading) => this.#window.isAt(stop, shown) && pathOf(shown.url) !== address;
+    const found = await this.#foundInstead(address, isRight, ({ url, title }) => `${pathOf(url)}, “${title}”`);
+    if (found === null) return;
     notes.fault(stop, { code: 'old-address-dead', blame: 'page', message: `${address} leads to ${found}.` });
   }
 
   async #checkAlias(stop: Stop, address: string, own: PageReading): Promise<void> {
     const { notes } = this.#held;
     notes.tried(stop, 'other addresses');
-    const { refusal, reading, isRight } = await this.#window.visitUntil(
-      address,
-      ({ title, heading }) => title === own.title && heading === own.heading,
-    );
-    if (isRight) return;
-    const found = refusal === null ? `shows “${reading?.title ?? 'nothing'}”` : `answers with status ${refusal}`;
-    notes.fault(stop, { code: 'alias-differs', blame: 'page', message: `${address} ${found}.` });
+    const isRight = ({ title, heading }: PageReading) => title === own.title && heading === own.heading;
+    const found = await this.#foundInstead(address, isRight, ({ title }) => `“${title}”`);
+    if (found === null) return;
+    notes.fault(stop, { code: 'alias-differs', blame: 'page', message: `${address} shows ${found}.` });
+  }
+
+  /** What is at an address where it is not what should be, in words; null where it is. */
+  async #foundInstead(
+    address: string,
+    isRight: (reading: PageReading) => boolean,
+    inWords: (reading: PageReading) => string,
+  ): Promise<string | null> {
+    const answer = await this.#window.visit(address);
+    if (!answer) return 'nothing';
+    if (answer.isRefused) return `status ${answer.status}`;
+    const reading = await this.#window.readUntil(isRight);
+    return isRight(reading) ? null : inWords(reading);
   }
 
   /** Goes to a page through a menu, from another page that shows the menu, and back again. */
@@ -198,14 +204,14 @@ export class Walker {
     const { notes } = this.#held;
     for (const address of [`${prefix}/no-such-page-7d1f`, ...(below ? [`${below.address}/no-such-page-7d1f`] : [])]) {
       if (keyOf(this.#site, address) !== address) continue;
-      const { status, reading: first } = await this.#window.visit(address);
-      const isRefused = status !== null && status >= 400;
-      if (!first || (isRefused && first.menus.length === 0)) continue;
-      const reading = isRefused ? first : await this.#window.readUntil((shown) => this.#window.hasMenu(shown));
+      const answer = await this.#window.visit(address);
+      if (!answer) continue;
+      const { status, isRefused } = answer;
+      const reading = await this.#window.readUntil((shown) => isRefused || this.#window.hasMenu(shown));
       const marked = markedAsPage(reading);
       const isHome = home !== null && reading.heading === home && !isRefused;
       const wrong = [
-        ...(isHome ? [`shows the home page, “${home}”, with status ${status ?? 200}`] : []),
+        ...(isHome ? [`shows the home page, “${home}”, with status ${status}`] : []),
         ...(marked.length > 0 ? [`marks ${quoted(marked)} as the page`] : []),
       ];
       if (wrong.length === 0) continue;

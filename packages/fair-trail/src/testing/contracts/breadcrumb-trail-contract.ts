@@ -1,4 +1,5 @@
 import { expect } from 'vitest';
+import { isSamePage } from '../../audit/index.ts';
 import { breadcrumbs, locate, type Site, type SiteRecords } from '../../core/index.ts';
 import { NotJudged } from '../failures.ts';
 import type { Input } from '../host.ts';
@@ -6,6 +7,7 @@ import { navigationMatchers } from '../matchers.ts';
 import type { Menu } from '../menu.ts';
 import type { Navigation } from '../navigation.ts';
 import type { BreadcrumbReading } from '../page/reading.ts';
+import { pathOf } from '../path-of.ts';
 import type { LeftOut } from './contract.ts';
 import { registerParts, type ContractPart } from './contract-parts.ts';
 
@@ -57,27 +59,41 @@ interface Begun {
   readonly page: Navigation;
   readonly trail: Menu;
   /** The steps that lead to other pages. */
-  readonly above: readonly (BreadcrumbReading & { readonly href: string })[];
+  readonly above: readonly LinkedStep[];
+  /** Those that lead to the page itself. */
+  readonly own: readonly LinkedStep[];
 }
 
 /** On the page with the longest way. */
-async function begin(subject: BreadcrumbTrailSubject): Promise<Begun> {
-  const longest = longestOf(subject);
-  const page = await subject.open(longest.address);
-  await expect(page).toHaveBreadcrumbs(longest.breadcrumbs);
+function begin(subject: BreadcrumbTrailSubject): Promise<Begun> {
+  return beginAt(subject, longestOf(subject));
+}
+
+async function beginAt(
+  { open }: BreadcrumbTrailSubject,
+  { address, breadcrumbs: way }: BreadcrumbPage,
+): Promise<Begun> {
+  const page = await open(address);
+  await expect(page).toHaveBreadcrumbs(way);
   const { url, breadcrumbs: steps } = await page.read();
-  const isAbove = (step: BreadcrumbReading): step is Begun['above'][number] =>
-    step.href !== null && pathOf(step.href) !== pathOf(url);
-  return { page, trail: trailIn(page), above: (steps ?? []).filter(isAbove) };
+  const linked = (steps ?? []).filter(isLinked);
+  const above = linked.filter((step) => !leadsTo(step, url));
+  return { page, trail: trailIn(page), above, own: linked.filter((step) => leadsTo(step, url)) };
 }
 
 function trailIn(page: Navigation): Menu {
   return page.menu(({ kind }) => kind === 'breadcrumbs');
 }
 
-function pathOf(url: string): string {
-  const { pathname, search } = new URL(url);
-  return pathname + search;
+type LinkedStep = BreadcrumbReading & { readonly href: string };
+
+/** Whether a step is a link to the page at that address itself; one to another page otherwise. */
+function leadsTo({ href }: LinkedStep, url: string): boolean {
+  return isSamePage(new URL(href), new URL(url));
+}
+
+function isLinked(step: BreadcrumbReading): step is LinkedStep {
+  return step.href !== null;
 }
 
 /** Goes by each step to the page that it leads to. */
@@ -125,8 +141,8 @@ const steps: BreadcrumbTrailPart = {
   clauses: [
     {
       name: 'each page shows the way to it',
-      run: async ({ open, pages }) => {
-        for (const page of pages) await expect(await open(page.address)).toHaveBreadcrumbs(page.breadcrumbs);
+      run: async (subject) => {
+        for (const page of subject.pages) await beginAt(subject, page);
       },
     },
     {
@@ -153,24 +169,18 @@ const current: BreadcrumbTrailPart = {
   clauses: [
     {
       name: 'no step above the page says that it is the page',
-      run: async ({ open, pages }) => {
-        for (const { address, breadcrumbs: shown } of pages) {
-          const page = await open(address);
-          await expect(page).toHaveBreadcrumbs(shown);
-          const { url, breadcrumbs: found } = await page.read();
-          const wrong = found?.filter(({ href, isCurrent }) => {
-            return isCurrent && href !== null && pathOf(href) !== pathOf(url);
-          });
-          expect(wrong?.map(({ name }) => name) ?? [], `marked at ${address}`).toEqual([]);
+      run: async (subject) => {
+        for (const page of subject.pages) {
+          const { above } = await beginAt(subject, page);
+          const wrong = above.filter(({ isCurrent }) => isCurrent).map(({ name }) => name);
+          expect(wrong, `marked at ${page.address}`).toEqual([]);
         }
       },
     },
     {
       name: 'a link to the page itself says so',
       run: async (subject) => {
-        const { page } = await begin(subject);
-        const { url, breadcrumbs: found } = await page.read();
-        const own = found?.filter(({ href }) => href !== null && pathOf(href) === pathOf(url)) ?? [];
+        const { own } = await begin(subject);
         // A text may say so too, and need not (ARIA Authoring Practices, breadcrumb pattern).
         if (own.length === 0) throw new NotJudged('this page', 'none of the steps is a link to the page itself');
         expect(own.map(({ isCurrent }) => isCurrent)).toEqual([true]);
@@ -206,9 +216,10 @@ async function expectToFit(
   await page.at({ width, textSize });
   expect(await page.beyondWindow(), `CSS pixels beyond a window of ${width}`).toBe(0);
   const next = above.at(-1);
-  await unfold(page.by(input), next?.name ?? '');
-  await trailIn(page.by(input)).choose(next?.name ?? '');
-  await expect(page).toStandAt(pathOf(next?.href ?? ''));
+  if (!next) expect.fail('No step is a link to another page.');
+  await unfold(page.by(input), next.name);
+  await trailIn(page.by(input)).choose(next.name);
+  await expect(page).toStandAt(pathOf(next.href));
 }
 
 const touch: BreadcrumbTrailPart = {

@@ -1,6 +1,7 @@
 import { expect } from 'vitest';
 import { NotJudged } from '../failures.ts';
 import { everyItem } from '../find.ts';
+import { pathOf } from '../path-of.ts';
 import { begin, opener, type MenuPart } from './menu-subject.ts';
 
 export const names: MenuPart = {
@@ -161,8 +162,3 @@ export const panels: MenuPart = {
     },
   ],
 };
-
-function pathOf(url: string): string {
-  const { pathname, search } = new URL(url);
-  return pathname + search;
-}

@@ -38,12 +38,16 @@ async function begin({ open, tabs: name }: TablistSubject): Promise<Begun> {
 
 const selectedIn = ({ tabs }: TablistReading) => tabs.filter(({ isSelected }) => isSelected).map(({ name }) => name);
 
+/** Each once, the first last, since it may be selected already. */
+function inTurn([first, ...others]: readonly TabReading[]): readonly TabReading[] {
+  return first ? [...others, first] : others;
+}
+
 /** Selects each, and sees that its panel comes. */
 async function selectEach(subject: TablistSubject, input: Input): Promise<void> {
   const { page, enabled } = await begin(subject);
   const tablist = page.by(input).tabs(subject.tabs);
-  // The first last, since it may be selected already.
-  for (const { name } of [...enabled.slice(1), ...enabled.slice(0, 1)]) {
+  for (const { name } of inTurn(enabled)) {
     await tablist.select(name);
     await expectPanelOf({ page, tablist }, name);
   }
@@ -244,7 +248,7 @@ const narrow: TablistPart = {
     run: async (subject) => {
       const { page, enabled } = await begin(subject);
       await page.at({ width: 320 });
-      for (const { name } of [...enabled.slice(1), ...enabled.slice(0, 1)]) {
+      for (const { name } of inTurn(enabled)) {
         await page.by(input).tabs(subject.tabs).select(name);
         expect(await page.beyondWindow(), `CSS pixels beyond a window of 320, with “${name}” selected`).toBe(0);
       }

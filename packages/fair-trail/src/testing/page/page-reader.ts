@@ -148,6 +148,7 @@ export class DocumentReader implements PageReader {
 function headingOf(document: Document): Element | null {
   const headings = 'h1, [role="heading"][aria-level="1"], h2';
   const within = document.querySelector('main, [role="main"]')?.querySelector(headings);
-  const isOwn = (heading: Element) => !heading.closest('nav, [role="navigation"], aside, footer, [role="contentinfo"]');
+  const others = 'nav, [role="navigation"], aside, [role="complementary"], footer, [role="contentinfo"]';
+  const isOwn = (heading: Element) => !heading.closest(others);
   return within ?? [...document.querySelectorAll(headings)].find(isOwn) ?? null;
 }
