@@ -60,6 +60,7 @@ export default defineConfig({
           testTimeout,
           expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
+          setupFiles: ['tests/quiet-console.ts'],
           browser: browser(),
           provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000) },
         },
@@ -71,6 +72,7 @@ export default defineConfig({
           testTimeout,
           expect: expectation,
           include: ['packages/fair-trail/src/react/*.browser.test.tsx'],
+          setupFiles: ['tests/quiet-console.ts'],
           exclude: [
             // What is left behind after many mounts, and what the kit sees of a bar, is asked of one version.
             '**/*-stress.browser.test.tsx',

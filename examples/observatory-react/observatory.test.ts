@@ -13,6 +13,7 @@ import { defineSite, everyEntry, hrefOf, mayAccess, type SiteDefinition } from '
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { chromiumArguments, findChromium } from '../../scripts/chromium.mjs';
+import { complaintsIn } from './complaints.samples.ts';
 import { speciesRecords } from '../observatory/content/species.ts';
 import definition from '../observatory/observatory.site.json';
 
@@ -31,10 +32,17 @@ beforeAll(async () => {
   served = await serveFolder('.build', 'observatory/index.html');
   browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
 });
+/** What the app has written to the console as an error or a warning. */
+let complaints: string[] = [];
+
 beforeEach(async () => {
   context = await browser.newContext({ viewport: { width: 1280, height: 800 }, hasTouch: true });
+  complaints = complaintsIn(context);
 });
-afterEach(() => context.close());
+afterEach(async () => {
+  await context.close();
+  expect(complaints).toEqual([]);
+});
 afterAll(async () => {
   await browser.close();
   served.close();
@@ -233,7 +241,8 @@ describe('at 320 px', () => {
 
 describe('the data desk', () => {
   async function openDesk(path: string, width?: number): Promise<Navigation> {
-    await context.addInitScript("localStorage.setItem('observatory-signed-in', 'yes')");
+    // The first document of a window has no storage.
+    await context.addInitScript("if (location.host) localStorage.setItem('observatory-signed-in', 'yes')");
     return open(path, width);
   }
 

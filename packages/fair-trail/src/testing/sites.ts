@@ -27,6 +27,24 @@ export const nested: SiteDefinition = {
   menus: { main: ['today', { entry: 'hides', depth: 2 }, { entry: 'practical', depth: 2 }, 'about'] },
 };
 
+/** A page with others below it that each have a summary. */
+export const summarized: SiteDefinition = {
+  name: 'Marram',
+  entries: [
+    { id: 'today', label: 'Today', href: '/' },
+    {
+      id: 'hides',
+      label: 'Hides',
+      href: '/hides',
+      entries: [
+        { id: 'reedbed', label: 'Reedbed Hide', href: '/hides/reedbed', summary: 'Bitterns, if you wait' },
+        { id: 'lantern', label: 'Lantern Room', href: '/hides/lantern', summary: 'The whole point' },
+      ],
+    },
+  ],
+  menus: { main: ['today', { entry: 'hides', depth: 2 }] },
+};
+
 /** Two languages, with addresses of their own. */
 export const bilingual: SiteDefinition = {
   name: 'Marram',

@@ -108,9 +108,12 @@ export function linkContent(
   // Some icons are there only while their item is marked: their place always is.
   const hasIcon = icons && (item.icon ?? item.entry?.currentIcon ?? null) !== null;
   const marker = Object.hasOwn(markers, itemKey(item)) ? markers[itemKey(item)] : undefined;
-  const label = element('span', { class: 'ft-label' }, labelPieces(item.label, ranges));
-  const summary = summaries && item.summary !== null ? element('span', { class: 'ft-summary' }, [item.summary]) : null;
-  // The space is for ears, which hear both as one text.
+  const label = element('span', { class: 'ft-label' }, labelPieces(item.label, ranges), { key: 'label' });
+  const summary =
+    summaries && item.summary !== null
+      ? element('span', { class: 'ft-summary' }, [item.summary], { key: 'summary' })
+      : null;
+  // The space keeps the two apart in the accessible name.
   const texts = summary ? element('span', { class: 'ft-texts' }, [label, ' ', summary], { key: 'texts' }) : label;
   const content: (ViewNode | null)[] = [
     hasIcon ? slot('icon', item.icon ?? '') : null,
@@ -160,7 +163,7 @@ function markerView(color: string): ViewElement {
 /** A badge says what it shows, unless it has words of its own for ears. */
 function badgeView(badge: string, spoken: string | null): ViewElement {
   if (spoken === null) return element('span', { class: 'ft-badge' }, [badge], { key: 'badge' });
-  const shown = element('span', { class: 'ft-badge', 'aria-hidden': 'true' }, [badge]);
+  const shown = element('span', { class: 'ft-badge', 'aria-hidden': 'true' }, [badge], { key: 'shown' });
   const said = element('span', { class: 'ft-visually-hidden' }, [` ${spoken}`], { key: 'said' });
   return element('span', { class: 'ft-badge-place' }, [shown, said], { key: 'badge' });
 }

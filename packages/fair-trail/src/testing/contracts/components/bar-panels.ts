@@ -2,7 +2,7 @@ import { afterEach, expect, test } from 'vitest';
 import type {} from '../../tap-command.ts';
 import { commands, page, userEvent } from 'vitest/browser';
 import { link, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
-import { nested } from '../../sites.ts';
+import { nested, summarized } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
 import type { LeftOut } from '../contract.ts';
 
@@ -41,6 +41,13 @@ export function barPanelsContract(mount: MountBar, leftOut: LeftOut = {}): void 
             await expect.element(hides).toHaveAttribute('aria-expanded', 'false');
           },
         );
+
+        test('show the summaries of their entries, which belong to the names of the links', async () => {
+          mount({ definition: summarized });
+          await hides.click();
+          await expect.element(link('Reedbed Hide Bitterns, if you wait')).toBeVisible();
+          await expect.element(link('Lantern Room The whole point')).toBeVisible();
+        });
 
         test('a closed one takes no focus: Tab passes it by', async () => {
           mount({ definition: nested });

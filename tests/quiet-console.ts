@@ -1,0 +1,24 @@
+import { afterEach, beforeEach, expect } from 'vitest';
+
+/**
+ * Fails each test during which something was written to the console as an error or a warning. The tests run on React's
+ * development build, which reports there what it objects to: equal keys, unknown attributes, hydration mismatches.
+ * A test that expects such output replaces the method with a spy of its own.
+ */
+const written: string[] = [];
+
+for (const method of ['error', 'warn'] as const) {
+  const original = console[method].bind(console);
+  console[method] = (...parts: unknown[]) => {
+    written.push(`console.${method}: ${parts.map(String).join(' ')}`);
+    original(...parts);
+  };
+}
+
+beforeEach(() => {
+  written.length = 0;
+});
+
+afterEach(() => {
+  expect(written.splice(0), 'what was written to the console').toEqual([]);
+});
