@@ -101,7 +101,9 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   );
   const keys = useMemo(() => items.filter((item) => item.items.length > 0).map(itemKey), [items]);
 
-  const covers = whenNarrow === 'screen';
+  const [isNarrow, setNarrow] = useState(false);
+  // With room for the row there is nothing to cover, even where the app keeps the menu expanded.
+  const covers = whenNarrow === 'screen' && isNarrow;
   const { isExpanded, isClosing, send } = useToggle({ rootRef: root, panelId, expanded, onToggle, covers });
   const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens, held });
   const sendToEither = useCallback(
@@ -114,7 +116,6 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   );
 
   const slots = { brand: isFilled(brand), start: isFilled(start), end: isFilled(end), icon: icon !== undefined };
-  const [isNarrow, setNarrow] = useState(false);
   const content = {
     items,
     brandText: slots.brand ? null : site.name,

@@ -103,7 +103,7 @@ export const Tabs = forwardRef<HTMLElement, TabsProps>(function Tabs(props, ref)
     (effect) => {
       if (effect.type === 'focus') {
         if (root.current) carryOutTabs(root.current, effect);
-      } else {
+      } else if (effect.id !== selected) {
         link(effect.id);
         onSelect?.(effect.id);
       }
@@ -122,15 +122,27 @@ export const Tabs = forwardRef<HTMLElement, TabsProps>(function Tabs(props, ref)
   useBrowserLayoutEffect(() => {
     apply({ type: 'tabs', tabs, focusWithin: focus.current?.isWithin() === true });
   }, [tabs, apply]);
+  // What the app has been asked for: when it agrees, that is what happens, with focus where the reader took it.
+  const asked = useRef<TabsEvent | null>(null);
+  const applyWanted = useStable(() => {
+    const event = asked.current;
+    asked.current = null;
+    const agrees = event !== null && nextTabs(machine, event).state.selected === wanted;
+    apply(agrees ? event : { type: 'select', id: wanted });
+  });
   useBrowserLayoutEffect(() => {
-    if (isDecided) apply({ type: 'select', id: wanted });
-  }, [wanted, isDecided, apply]);
+    if (isDecided) applyWanted();
+  }, [wanted, isDecided, applyWanted]);
   const send = useStable((event: TabsEvent) => {
     const { effects } = nextTabs(machine, event);
-    const asked = effects.find(({ type }) => type === 'selected');
+    const change = effects.find(({ type }) => type === 'selected');
     // Where the app decides, it is asked; what it answers comes back as a property.
-    if (selected === undefined || !asked) apply(event);
-    else onSelect?.(asked.id);
+    if (selected === undefined || !change) {
+      apply(event);
+      return;
+    }
+    asked.current = event;
+    onSelect?.(change.id);
   });
 
   const [visited, setVisited] = useState<readonly string[]>([]);

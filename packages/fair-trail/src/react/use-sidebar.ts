@@ -90,8 +90,14 @@ export function useOverlay(settings: OverlaySettings): readonly [OverlayState, (
       const event: OverlayEvent = { type: 'room', covers: isNarrow && covers };
       const before = latest.current.state.expanded;
       apply(event);
-      // With room, nothing is open any more, whoever decides: the page must be given back.
-      if (before && !nextOverlay(latest.current.state, event).state.expanded) latest.current.onToggle?.(false);
+      // With room the page must be given back, whoever decides.
+      if (!before || nextOverlay(latest.current.state, event).state.expanded) return;
+      if (latest.current.expanded === true) {
+        // The app may keep it open, for when room is short again. If it agrees to close it, focus stays where it is.
+        apply({ type: 'toggle' });
+        asked.current = { type: 'chosen' };
+      }
+      latest.current.onToggle?.(false);
     });
   }, [rootRef, covers, apply]);
   const isCovering = state.expanded && state.covers;

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { nextDisclosure, type DisclosureEvent } from '../core/index.ts';
+import { nextDisclosure, type DisclosureEffect, type DisclosureEvent } from '../core/index.ts';
 import {
   carryOutDisclosure,
   coverScreen,
@@ -30,9 +30,10 @@ interface Toggle {
 export function useToggle({ rootRef, panelId, expanded, onToggle, covers }: ToggleSettings): Toggle {
   const [ownExpanded, setOwnExpanded] = useState(false);
   const isExpanded = expanded ?? ownExpanded;
-  const latest = useRef({ isExpanded, onToggle });
+  const isControlled = expanded !== undefined;
+  const latest = useRef({ isExpanded, isControlled, onToggle });
   useBrowserLayoutEffect(() => {
-    latest.current = { isExpanded, onToggle };
+    latest.current = { isExpanded, isControlled, onToggle };
   });
 
   const parts = useCallback((): DisclosureParts | null => {
@@ -41,22 +42,38 @@ export function useToggle({ rootRef, panelId, expanded, onToggle, covers }: Togg
     return panel && trigger ? { trigger, panel } : null;
   }, [rootRef, panelId]);
 
-  const send = useCallback(
-    (event: DisclosureEvent) => {
-      const was = latest.current.isExpanded;
-      const { state, effects } = nextDisclosure({ expanded: was }, event);
-      if (state.expanded !== was) {
-        // Two events can come before the next render; the second must see what the first did.
-        latest.current.isExpanded = state.expanded;
-        setOwnExpanded(state.expanded);
-        latest.current.onToggle?.(state.expanded);
-      }
+  // What the app has been asked for. It may agree later, and only then is there anything to carry out.
+  const asked = useRef<readonly DisclosureEffect[]>([]);
+  const carryOut = useCallback(
+    (effects: readonly DisclosureEffect[]) => {
       const present = parts();
       if (!present) return;
       for (const effect of effects) carryOutDisclosure(present, effect);
     },
     [parts],
   );
+  const send = useCallback(
+    (event: DisclosureEvent) => {
+      const { isExpanded: was, isControlled } = latest.current;
+      const { state, effects } = nextDisclosure({ expanded: was }, event);
+      const isChange = state.expanded !== was;
+      if (isChange && !isControlled) {
+        // Two events can come before the next render; the second must see what the first did.
+        latest.current.isExpanded = state.expanded;
+        setOwnExpanded(state.expanded);
+      }
+      if (isChange) latest.current.onToggle?.(state.expanded);
+      // A trigger that vanishes takes focus with it, whatever the app answers.
+      const mustWait = isChange && isControlled && event.type !== 'room-enough';
+      if (mustWait) asked.current = effects;
+      else carryOut(effects);
+    },
+    [carryOut],
+  );
+  useBrowserLayoutEffect(() => {
+    carryOut(asked.current);
+    asked.current = [];
+  }, [isExpanded, carryOut]);
 
   // In the same drawing as the closing itself, which the stylesheet's motion begins with.
   const [motion, setMotion] = useState({ isExpanded, isClosing: false });
