@@ -139,6 +139,24 @@ test('pages change without loading, and every link leads into the base path', as
   expect(await page.evaluate(() => performance.timeOrigin)).toBe(before);
 });
 
+test.each(['Hides', 'Reedbed Hide'])('a click right after the page change to %s is not lost', async (first) => {
+  const visitor = await open('/');
+  /** As a hand does it: nothing looks first whether the page can take the click. */
+  const middleOf = async (name: string) => {
+    const box = await page.getByRole('link', { name }).first().boundingBox();
+    if (!box) throw new Error(`"${name}" is not visible.`);
+    return [box.x + box.width / 2, box.y + box.height / 2] as const;
+  };
+  const species = await middleOf('Species');
+  if (first === 'Reedbed Hide') await page.getByRole('button', { name: 'Pages in Hides' }).click();
+  await page.mouse.click(...(await middleOf(first)));
+  await page.waitForTimeout(20);
+  await page.mouse.click(...species);
+  await expect(visitor).toStandAt({ address: '/observatory/species', heading: 'Species' });
+  await page.goBack();
+  await expect(visitor).toStandAt(first === 'Hides' ? '/observatory/hides' : '/observatory/hides/reedbed');
+});
+
 test('Back and a reload restore how far a page was scrolled', async () => {
   const visitor = await open('/species/curlew');
   await visitor.at({ width: 1280, height: 400 });

@@ -1,9 +1,10 @@
 import { announcerIn, type Announcer } from './announcer.ts';
 import { contentStart, focusOnce } from './focus.ts';
+import { focusOnLink } from './focus-on-link.ts';
 import { tryUntilDone } from './patience.ts';
 import { placesOf, type Places } from './places.ts';
 import { hashTarget, scrollToHash } from './scroll.ts';
-import { isHtmlElement } from './nodes.ts';
+import { contentSelector, isHtmlElement } from './nodes.ts';
 
 /**
  * How a reader learns of a new page: `focus` moves to its heading, or its title is said (`announce`) and focus stays;
@@ -93,9 +94,12 @@ export class Arrivals {
     }
     this.#try(() => {
       const link = this.#places.link(key);
-      // One that is hidden by now takes no focus.
-      link?.focus({ preventScroll: true });
-      return link !== null && document.activeElement === link;
+      if (link === null) return false;
+      if (focusOnLink(link)) return true;
+      // In the content it may be about to appear; beside that, everything is as it will be.
+      if (link.closest(contentSelector) !== null) return false;
+      focusContent();
+      return true;
     }, focusContent);
   }
 

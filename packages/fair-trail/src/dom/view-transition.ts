@@ -1,3 +1,5 @@
+import { letPressesThrough } from './press-through.ts';
+
 /** Longer than this, a page that is not drawn yet is not waited for. In milliseconds. */
 const longestWait = 500;
 
@@ -25,6 +27,8 @@ export function changeView(window: Window, change: () => void, drawn: Promise<vo
     change();
     await Promise.race([drawn, new Promise((resolve) => window.setTimeout(resolve, longestWait))]);
   });
+  const stopListening = letPressesThrough(window.document, transition);
   // A newer transition ends this one, and a hidden document has none: the change itself is made all the same.
-  for (const stage of [transition.ready, transition.finished]) stage.catch(() => undefined);
+  transition.finished.catch(() => undefined).finally(stopListening);
+  transition.ready.catch(() => undefined);
 }
