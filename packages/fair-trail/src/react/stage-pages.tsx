@@ -38,7 +38,7 @@ export function FailedPage({ offline, retry }: FailedPageProps): ReactNode {
     <>
       <h1>{offline ? wording.offline : wording.pageFailed}</h1>
       <p>
-        <button type="button" className="ft-button" onClick={retry}>
+        <button type="button" data-ft-button="plain" onClick={retry}>
           {wording.tryAgain}
         </button>
       </p>

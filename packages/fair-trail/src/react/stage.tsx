@@ -160,7 +160,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const onError = (error: unknown) => router?.warn('page-failed', error);
 
   const drawPage = () => {
-    if (!shown) return late ? <p className="ft-stage-note">{wording.loading}</p> : <Waiting />;
+    if (!shown) return late ? <p>{wording.loading}</p> : <Waiting />;
     const { content, position: at } = shown;
     const page = hasFailed ? null : componentOf(content);
     const own = { position: at, params: at.params };

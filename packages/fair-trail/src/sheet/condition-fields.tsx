@@ -104,7 +104,7 @@ export function ConditionFields({ conditions, options, onChange, onReset }: Cond
           </label>
         </fieldset>
       )}
-      <button type="button" className="ft-button" onClick={onReset}>
+      <button type="button" data-ft-button="plain" onClick={onReset}>
         As usual
       </button>
     </form>
@@ -147,7 +147,7 @@ function NumberField({ label, unit, name, value, presets, step, onChange }: Numb
           <button
             key={preset}
             type="button"
-            className="ft-button"
+            data-ft-button="plain"
             aria-pressed={preset === value}
             aria-label={`${label} ${preset} ${unit}`}
             onClick={() => onChange(preset)}

@@ -34,7 +34,7 @@ export function CopyText({
         value={text}
         spellCheck={false}
       />
-      <button type="button" className="ft-button" onClick={copy}>
+      <button type="button" data-ft-button="plain" onClick={copy}>
         Copy
       </button>{' '}
       <span role="status">{said}</span>

@@ -118,7 +118,7 @@ export function Motion(): ReactNode {
                     {timeline?.isThere === true ? (
                       <button
                         type="button"
-                        className="ft-button"
+                        data-ft-button="plain"
                         aria-label={`Play: ${part.title}`}
                         onClick={() => play(part)}
                       >

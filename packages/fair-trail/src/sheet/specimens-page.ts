@@ -168,8 +168,13 @@ export function footerTable(items: readonly MenuItem[], { wording, icons }: Sour
 export function pageTable(site: Site, position: Position, { wording }: Source): SpecimenTable {
   const skip = specimen('skip link', wording.skipToContent, () => skipLinkView(wording));
   const notice = specimen('notice button', wording.dismiss, () => noticeView({ name: 'sheet', wording }));
-  const button = specimen('button of a page', wording.tryAgain, () =>
-    element('button', { class: 'ft-button', type: 'button' }, [wording.tryAgain]),
+  const buttons = (['plain', 'primary'] as const).map((kind) =>
+    specimen(
+      kind === 'plain' ? 'button' : 'primary button',
+      wording.tryAgain,
+      () => element('button', { 'data-ft-button': kind, type: 'button' }, [wording.tryAgain]),
+      { key: kind },
+    ),
   );
   const links = languageLinks(site, position);
   // With one language there is nothing to choose, and the component is not used.
@@ -179,7 +184,7 @@ export function pageTable(site: Site, position: Position, { wording }: Source): 
   return tableOf({ name: 'page', title: 'Other parts of a page', columnWidth: 11 }, [
     skip,
     notice,
-    button,
+    ...buttons,
     ...languages,
   ]);
 }

@@ -51,7 +51,12 @@ export const partStates = {
   'notice button': control('.ft-notice-button'),
   language: control('.ft-language'),
   'skip link': { rest: '.ft-skip-link', focus: '.ft-skip-link:focus-visible' },
-  'button of a page': control('.ft-button'),
+  button: control('[data-ft-button]'),
+  'primary button': {
+    rest: "[data-ft-button='primary']",
+    hover: "[data-ft-button='primary']:hover",
+    pressed: "[data-ft-button='primary']:active",
+  },
 } as const;
 
 export type PartName = keyof typeof partStates;
