@@ -25,12 +25,13 @@ const nobody: string[] = [];
 
 export function App(): ReactNode {
   const [signedIn, setSignedIn] = useState(() => readSignedIn());
-  const toggleSignedIn = () => {
-    setSignedIn(!signedIn);
-    storeSignedIn(!signedIn);
+  const act = (action: string) => {
+    const isIn = action === 'sign-in';
+    setSignedIn(isIn);
+    storeSignedIn(isIn);
   };
   return (
-    <Trail site={site} audience={signedIn ? ringer : nobody} records={records} badges={badges}>
+    <Trail site={site} audience={signedIn ? ringer : nobody} records={records} badges={badges} onAction={act}>
       <SkipLink />
       <Layout
         notice={
@@ -47,24 +48,17 @@ export function App(): ReactNode {
             hoverOpens
             brand={<Brand />}
             end={
-              <>
-                <button type="button" className="quiet-button" onClick={toggleSignedIn}>
-                  {signedIn ? 'Sign out' : 'Sign in'}
-                </button>
-                <TrailLink entry="book" className="sign-button">
-                  Book a visit
-                </TrailLink>
-              </>
+              <TrailLink entry="book" data-ft-button="primary">
+                Book a visit
+              </TrailLink>
             }
           />
         }
         sidebar={<DeskSidebar />}
         footer={<FooterNav foot="2026 · Marram Point and everything about it is invented for this example." />}
       >
-        <div className="column">
-          <Breadcrumbs className="observatory-breadcrumbs" siblings />
-          <Stage pages={pages} notFound={NotFound} denied={Denied} failed={Failed} />
-        </div>
+        <Breadcrumbs className="observatory-breadcrumbs" siblings />
+        <Stage pages={pages} notFound={NotFound} denied={Denied} failed={Failed} />
       </Layout>
     </Trail>
   );

@@ -23,7 +23,7 @@ const signs: OwnSpecimens = {
       label: 'Book a visit',
       states: ofReader,
       draw: () => (
-        <TrailLink entry="book" className="sign-button">
+        <TrailLink entry="book" data-ft-button="primary">
           Book a visit
         </TrailLink>
       ),
@@ -32,7 +32,7 @@ const signs: OwnSpecimens = {
       label: 'Sign in',
       states: ofReader,
       draw: () => (
-        <button type="button" className="quiet-button">
+        <button type="button" data-ft-button="plain">
           Sign in
         </button>
       ),
@@ -51,7 +51,7 @@ createRoot(container).render(
       icon={icon}
       brand={<Brand />}
       end={
-        <TrailLink entry="book" className="sign-button">
+        <TrailLink entry="book" data-ft-button="primary">
           Book a visit
         </TrailLink>
       }

@@ -48,16 +48,16 @@ export function BookPage(): ReactNode {
           Anything else
           <textarea rows={4} {...field('wishes')} />
         </label>
-        <button type="submit" className="plain-button">
+        <button type="submit" data-ft-button="primary">
           Send
         </button>
       </form>
       <dialog ref={dialog} className="question" aria-labelledby="leave-question" onCancel={() => answer(false)}>
         <p id="leave-question">Leave without sending? What you have written will be lost.</p>
-        <button type="button" className="plain-button" onClick={() => answer(false)}>
+        <button type="button" data-ft-button="primary" onClick={() => answer(false)}>
           Stay
         </button>
-        <button type="button" className="quiet-button" onClick={() => answer(true)}>
+        <button type="button" data-ft-button="plain" onClick={() => answer(true)}>
           Leave
         </button>
       </dialog>

@@ -43,7 +43,7 @@ export function Failed({ offline, retry }: FailedPageProps): ReactNode {
           ? 'You are offline, and this page was not loaded before. It comes by itself once the line is back.'
           : 'It could not be loaded just now. The rest of the site is still here.'}
       </p>
-      <button type="button" className="plain-button" onClick={retry}>
+      <button type="button" data-ft-button="plain" onClick={retry}>
         Try again
       </button>
     </>

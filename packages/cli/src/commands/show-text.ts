@@ -58,13 +58,18 @@ function positionLines(shown: ShownSite): string[] {
   return [sentences[shown.status], ...params];
 }
 
+function wordsFor({ kind, label }: ShownItem): string {
+  if (kind === undefined || kind === 'action') return printable(label);
+  return kind === 'divider' ? '───' : `(${kind})`;
+}
+
 function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
   const sign = item.mark === null ? ' ' : blazes[item.mark];
-  const words = item.kind === undefined ? printable(item.label) : item.kind === 'divider' ? '───' : `(${item.kind})`;
+  const words = wordsFor(item);
   const label = `${'  '.repeat(level)}${words}`;
   const row = [
     `${colors.green(sign)} ${item.mark === 'page' ? colors.bold(label) : label}`,
-    printable(item.href ?? ''),
+    item.action === undefined ? printable(item.href ?? '') : `action ${item.action}`,
     item.mark ?? '',
   ];
   return [row, ...item.items.flatMap((below) => itemRows(below, level + 1, colors))];

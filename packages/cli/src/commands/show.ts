@@ -28,8 +28,10 @@ export interface ShownItem {
   readonly href: string | null;
   readonly mark: MenuItem['mark'];
   readonly items: readonly ShownItem[];
-  /** For what is neither a link nor a group: a divider, or the state of records. */
+  /** For what is neither a link nor a group: an action, a divider, or the state of records. */
   readonly kind?: MenuItem['kind'];
+  /** For an action: what the app is told. */
+  readonly action?: string;
 }
 
 export interface ShowQuestion {
@@ -58,8 +60,8 @@ export function show(site: Site, { url, menu, audience, records }: ShowQuestion)
   };
 }
 
-function showItem({ kind, entry, label, href, mark, items }: MenuItem): ShownItem {
+function showItem({ kind, entry, action, label, href, mark, items }: MenuItem): ShownItem {
   const isPlain = kind === 'link' || kind === 'group';
   const item = { entry: entry?.id ?? null, label, href, mark, items: items.map(showItem) };
-  return isPlain ? item : { ...item, kind };
+  return isPlain ? item : { ...item, kind, ...(action !== null && { action }) };
 }

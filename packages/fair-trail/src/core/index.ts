@@ -1,6 +1,7 @@
 export type {
   EntryDefinition,
   Localized,
+  MenuActionDefinition,
   MenuChoiceDefinition,
   MenuDividerDefinition,
   MenuEntryDefinition,
@@ -11,7 +12,7 @@ export type {
 } from './site/definition.ts';
 export { checkSite, defineSite, type SiteCheck, type SiteOptions } from './site/define.ts';
 export { problemCodes, severityOf, SiteError, type Problem, type ProblemCode, type Severity } from './site/problems.ts';
-export { everyEntry, type MenuNode, type Site } from './site/site.ts';
+export { everyEntry, everyMenuNode, type MenuActionNode, type MenuNode, type Site } from './site/site.ts';
 export type { CheckedDefinition, EntryId, EntryParams } from './site/identifiers.ts';
 export { entryPointer, lineage, mayAccess, textIn, type Audience, type Entry, type Texts } from './site/entry.ts';
 export {
@@ -43,7 +44,15 @@ export { englishWording, type Wording } from './wording.ts';
 export { element, frameOf, partOf, slot, type ViewElement, type ViewNode, type ViewSlot } from './view/view.ts';
 export { partStates, type LinkState, type PartName } from './view/states.ts';
 export { shareView } from './view/share.ts';
-export { ariaCurrent, itemKey, markedView, menuView, type MenuViewOptions } from './view/menu-view.ts';
+export {
+  ariaCurrent,
+  isActionEvent,
+  itemKey,
+  markedView,
+  menuView,
+  type ActionEvent,
+  type MenuViewOptions,
+} from './view/menu-view.ts';
 export { breadcrumbView, type BreadcrumbViewOptions } from './view/breadcrumb-view.ts';
 export { mainId, skipLinkView, skipLinksView, type SkipTarget } from './view/skip-link-view.ts';
 export { noticeView, type NoticeViewOptions } from './view/notice-view.ts';

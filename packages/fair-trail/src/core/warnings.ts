@@ -16,6 +16,10 @@ const texts = {
   ],
   'may-leave-failed': ['could not be left, since "mayLeave" failed', 'Mend the function, or answer true in its place.'],
   'page-failed': ['could not be shown', 'See the error beside this; the visitor was offered to try again.'],
+  'action-unheard': [
+    'is an action of a menu that nobody listens to',
+    'Give the Trail the property "onAction", which is called with the name of the action.',
+  ],
   'layout-without-content': [
     'is shown in a layout that has no main content',
     'Put a Stage, or a "main" element, into the content of the Layout.',

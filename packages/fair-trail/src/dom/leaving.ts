@@ -1,4 +1,5 @@
 import { isPlainClick, linkAround } from './clicks.ts';
+import { isElement } from './nodes.ts';
 
 /** What may close something that is open. Focus that is on nothing at all counts as within. */
 export type LeavingEvent =
@@ -17,7 +18,7 @@ export interface Leaving {
 }
 
 /**
- * Tells what happens around something open: Escape, a press or focus elsewhere, a link chosen.
+ * Tells what happens around something open: Escape, a press or focus elsewhere, a link or an action chosen.
  *
  * @returns ends it and leaves nothing behind
  */
@@ -54,6 +55,11 @@ export function listenForLeaving({ root, partOf, inner }: Leaving, send: (event:
   root.addEventListener(
     'click',
     (event) => {
+      // With an action nobody goes elsewhere: the reader is back at what opened it.
+      if (isElement(event.target) && event.target.closest('[data-ft-action]') && partOf(event.target) !== null) {
+        send({ type: 'escape', focusWithin: true });
+        return;
+      }
       const link = isPlainClick(event) ? linkAround(event) : null;
       // What is a link only for those without scripts leads nowhere else.
       if (link && link.getAttribute('role') !== 'button') send({ type: 'chosen' });

@@ -1,14 +1,17 @@
 import { memoryHistory } from '../core/index.ts';
 import type { BarRequest, MountBar } from '../testing/contracts/components/bar.ts';
+import { barActionsContract } from '../testing/contracts/components/bar-actions.ts';
 import { barNarrowContract } from '../testing/contracts/components/bar-narrow.ts';
 import { barPanelsContract } from '../testing/contracts/components/bar-panels.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 const mountBar: MountBar = (request) => {
-  const app = ({ definition, url = '/', end, ...bar }: BarRequest) => (
+  const app = ({ definition, url = '/', end, audience, onAction = () => undefined, ...bar }: BarRequest) => (
     <SampleApp
       definition={definition}
       history={memoryHistory(url)}
+      onAction={onAction}
+      {...(audience && { audience })}
       bar={{ ...bar, ...(end === true && { end: <button type="button">Sign in</button> }) }}
     />
   );
@@ -17,4 +20,5 @@ const mountBar: MountBar = (request) => {
 };
 
 barPanelsContract(mountBar);
+barActionsContract(mountBar);
 barNarrowContract(mountBar);

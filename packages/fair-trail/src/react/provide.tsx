@@ -1,6 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import {
   englishWording,
+  warning,
   type Audience,
   type Badges,
   type Site,
@@ -8,9 +9,10 @@ import {
   type Warning,
   type Wording,
 } from '../core/index.ts';
-import type { NavigateOptions, Presenter, Router } from '../dom/index.ts';
+import { logWarning, type NavigateOptions, type Presenter, type Router } from '../dom/index.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
 import { PlaceContext, PresenterContext, SurroundingsContext, type PlaceSource } from './trail-context.ts';
+import { useStable } from './use-stable.ts';
 
 const noAudience: readonly string[] = [];
 const noRecords: SiteRecords = {};
@@ -29,6 +31,8 @@ export interface SharedProps {
   readonly wording?: Partial<Wording>;
   /** Told of what went wrong without stopping anything. Default: the console is. */
   readonly onWarning?: (warning: Warning) => void;
+  /** Called when the button of a menu's action is activated, with the `action` of the site file. */
+  readonly onAction?: (action: string) => void;
   /** With `url`: the link component of the router that the app has. */
   readonly link?: LinkSlot;
   readonly children?: ReactNode;
@@ -42,12 +46,16 @@ export interface ProvideProps extends SharedProps {
 
 /** Gives it all to the components within, and does nothing to the page. */
 export function Provide(props: ProvideProps): ReactNode {
-  const { site, place, router, navigate, link = null, onWarning, children } = props;
+  const { site, place, router, navigate, link = null, onAction, onWarning, children } = props;
   const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
   const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
+  const act = useStable((action: string) => {
+    if (onAction) onAction(action);
+    else (onWarning ?? logWarning)(warning('action-unheard', action));
+  });
   const value = useMemo(
-    () => ({ site, audience, records, badges, wording, router, navigate, warn: onWarning }),
-    [site, audience, records, badges, wording, router, navigate, onWarning],
+    () => ({ site, audience, records, badges, wording, router, navigate, act, warn: onWarning }),
+    [site, audience, records, badges, wording, router, navigate, act, onWarning],
   );
   const links = useMemo(
     () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),

@@ -13,6 +13,8 @@ export interface Surroundings {
   readonly router: Router | null;
   /** Goes to an address, whichever router is in charge. */
   readonly navigate: (url: string, options?: NavigateOptions) => void;
+  /** Reports the action of a menu to the app. */
+  readonly act: (action: string) => void;
   /** Told of what went wrong without stopping anything. Undefined: the console is. */
   readonly warn: ((warning: Warning) => void) | undefined;
 }

@@ -3,6 +3,7 @@ import {
   createElement,
   forwardRef,
   memo,
+  useCallback,
   useContext,
   version,
   type ComponentPropsWithRef,
@@ -12,6 +13,7 @@ import {
   type Ref,
 } from 'react';
 import {
+  isActionEvent,
   markedView,
   partOf,
   type LiveMarks,
@@ -23,6 +25,7 @@ import {
 import { isPlainClick } from '../dom/index.ts';
 import { LinksContext, PrintedLink, printLink } from './links.tsx';
 import { MarksContext, useMark } from './live-marks.ts';
+import { SurroundingsContext } from './trail-context.ts';
 
 /** What the app puts into a view, and where the view's events go. Held in a context, so that views need no props. */
 export interface ViewSurroundings {
@@ -68,11 +71,20 @@ export interface ViewRootProps {
 
 /** Prints a view with React. */
 export function ViewRoot({ view, surroundings, attributes = {}, elementRef, parts = null }: ViewRootProps): ReactNode {
+  const act = useContext(SurroundingsContext)?.act;
+  const { send: sendToView } = surroundings;
+  const send = useCallback(
+    (event: unknown) => {
+      if (isActionEvent(event)) act?.(event.action);
+      else sendToView(event);
+    },
+    [act, sendToView],
+  );
   const { className, ...others } = attributes;
-  const props = { ...propsOf(view), ...handlersOf(view, surroundings.send), ...others, ref: elementRef };
+  const props = { ...propsOf(view), ...handlersOf(view, send), ...others, ref: elementRef };
   const classes = [view.attributes['class'], className].filter(Boolean).join(' ');
   return (
-    <SendContext.Provider value={surroundings.send}>
+    <SendContext.Provider value={send}>
       <SlotsContext.Provider value={surroundings.slots}>
         <MarksContext.Provider value={surroundings.marks ?? null}>
           <PartsContext.Provider value={parts}>

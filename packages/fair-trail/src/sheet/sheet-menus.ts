@@ -32,7 +32,7 @@ function depthOf(site: Site, menu: string): number {
 
 function levels(nodes: readonly MenuNode[]): number {
   const below = nodes.map((node) => {
-    if (node.kind === 'divider') return 0;
+    if (node.kind === 'divider' || node.kind === 'action') return 0;
     return node.kind === 'entry' ? node.depth : levels(node.nodes) + (node.kind === 'group' ? 1 : 0);
   });
   return Math.max(0, ...below);

@@ -45,6 +45,27 @@ export const summarized: SiteDefinition = {
   menus: { main: ['today', { entry: 'hides', depth: 2 }] },
 };
 
+/** Actions: in the row, in a panel, and two of which a visitor sees one. */
+export const withActions: SiteDefinition = {
+  name: 'Marram',
+  entries: [
+    { id: 'today', label: 'Today', href: '/' },
+    { id: 'visit', label: 'Visit', href: '/visit' },
+  ],
+  menus: {
+    main: [
+      'today',
+      { label: 'Practical', entries: ['visit', { action: 'switch-scheme', label: 'Switch scheme' }] },
+      {
+        either: [
+          { action: 'sign-out', label: 'Sign out', audience: ['ringer'] },
+          { action: 'sign-in', label: 'Sign in' },
+        ],
+      },
+    ],
+  },
+};
+
 /** Two languages, with addresses of their own. */
 export const bilingual: SiteDefinition = {
   name: 'Marram',

@@ -89,7 +89,7 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   const read = required('entries', 'a list of pages', (value, at) => readEntries(value, context, at));
   const byId = read?.index.byId ?? new Map<string, Entry>();
   const home = optional('home', (value, at) => findHome(value, byId, at)) ?? null;
-  const menus = optional('menus', (value, at) => readMenus(value, byId, languages, at));
+  const menus = optional('menus', (value, at) => readMenus(value, { byId, languages, audiences }, at));
 
   if (problems.some(({ severity }) => severity === 'fatal')) return { site: null, problems };
   const site: Site = {

@@ -71,13 +71,30 @@ export interface MenuChoiceDefinition<Id extends string = string> {
   readonly either: readonly MenuItemDefinition<Id>[];
 }
 
+/** A button that the app is told of: sign out, another color scheme. */
+export interface MenuActionDefinition {
+  /** What the app is told: letters, digits, `-`, `_` and `.`, beginning with a letter. */
+  readonly action: string;
+  /** Text, never HTML. */
+  readonly label: Localized;
+  /** The name of an icon; the app says how a name becomes a drawing. */
+  readonly icon?: string;
+  /** Who may see it: a visitor in any one of these audiences. Default: everyone. */
+  readonly audience?: readonly string[];
+}
+
 /** A line between what is before and what is after. */
 export interface MenuDividerDefinition {
   readonly divider: true;
 }
 
 export type MenuItemDefinition<Id extends string = string> =
-  Id | MenuEntryDefinition<Id> | MenuGroupDefinition<Id> | MenuChoiceDefinition<Id> | MenuDividerDefinition;
+  | Id
+  | MenuEntryDefinition<Id>
+  | MenuGroupDefinition<Id>
+  | MenuChoiceDefinition<Id>
+  | MenuActionDefinition
+  | MenuDividerDefinition;
 
 /** All pages and menus of one website. */
 export interface SiteDefinition<Id extends string = string> {

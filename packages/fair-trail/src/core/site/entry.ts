@@ -56,7 +56,7 @@ export function lineage(entry: Entry): readonly Entry[] {
 export type Audience = readonly string[] | 'unknown';
 
 /** Whether a visitor may see the entry: every condition on the way down to it must hold. Null while that is not known. */
-export function mayAccess(entry: Entry, audience: Audience): boolean | null {
+export function mayAccess(entry: Pick<Entry, 'audiences'>, audience: Audience): boolean | null {
   if (entry.audiences.length === 0) return true;
   if (audience === 'unknown') return null;
   return entry.audiences.every((names) => names.some((name) => audience.includes(name)));

@@ -12,7 +12,7 @@ export interface Filtered {
   readonly left: ReadonlySet<MenuItem>;
   /** Where the labels match, for the first of those items that match themselves: a reader sees no more before typing on. */
   readonly ranges: ReadonlyMap<MenuItem, readonly MatchRange[]>;
-  /** How many links match. */
+  /** How many links and actions match. */
   readonly count: number;
 }
 
@@ -65,10 +65,10 @@ export function filterItems(items: readonly MenuItem[], query: string): Filtered
   const ranges = new Map<MenuItem, readonly MatchRange[]>();
   let count = 0;
   const look = (item: MenuItem, isWithin: boolean): boolean => {
-    if (item.kind !== 'link' && item.kind !== 'group') return false;
+    if (item.kind !== 'link' && item.kind !== 'group' && item.kind !== 'action') return false;
     const found = rangesIn(foldedLabel(item), words);
     if (found && ranges.size < mostRanges) ranges.set(item, found);
-    if (found && item.kind === 'link') count += 1;
+    if (found && item.kind !== 'group') count += 1;
     const isShown = isWithin || found !== null;
     let holds = false;
     for (const child of item.items) holds = look(child, isShown) || holds;

@@ -7,7 +7,9 @@ import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from './defi
 export function forAudience(definition: SiteDefinition, audience: readonly string[]): SiteDefinition {
   const kept = new Set<string>();
   const entries = pruneEntries(definition.entries, audience, kept);
-  const menus = Object.entries(definition.menus ?? {}).map(([name, items]) => [name, pruneItems(items, kept)] as const);
+  const menus = Object.entries(definition.menus ?? {}).map(
+    ([name, items]) => [name, pruneItems(items, audience, kept)] as const,
+  );
   const { home, ...rest } = definition;
   return {
     ...rest,
@@ -31,12 +33,20 @@ function pruneEntries(
   });
 }
 
-function pruneItems(items: readonly MenuItemDefinition[], kept: ReadonlySet<string>): readonly MenuItemDefinition[] {
+function pruneItems(
+  items: readonly MenuItemDefinition[],
+  audience: readonly string[],
+  kept: ReadonlySet<string>,
+): readonly MenuItemDefinition[] {
   return items.flatMap((item): readonly MenuItemDefinition[] => {
     if (typeof item === 'string') return kept.has(item) ? [item] : [];
     if ('entry' in item) return kept.has(item.entry) ? [item] : [];
     if ('divider' in item) return [item];
-    const below = pruneItems('either' in item ? item.either : item.entries, kept);
+    if ('action' in item) {
+      const { audience: names, ...shown } = item;
+      return names && !names.some((name) => audience.includes(name)) ? [] : [shown];
+    }
+    const below = pruneItems('either' in item ? item.either : item.entries, audience, kept);
     if (below.length === 0) return [];
     return 'either' in item ? below.slice(0, 1) : [{ ...item, entries: below }];
   });

@@ -4,18 +4,25 @@ import type { Entry } from './entry.ts';
 export type Mark = 'page' | 'section' | null;
 
 /**
- * What an item is: a `link`; a `group` of others without an address; a `divider`; a `reserved` cell, kept for what a
- * visitor may turn out to see; or, in the place of records, that they are `loading`, that it `failed`, or that there
+ * What an item is: a `link`; a `group` of others without an address; an `action`, which is a button; a `divider`; a
+ * `reserved` cell, kept for what a visitor may turn out to see; or, in the place of records, that they are `loading`, that it `failed`, or that there
  * are none (`empty`).
  */
-export type MenuItemKind = 'link' | 'group' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
+export type MenuItemKind = 'link' | 'group' | 'action' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
 
 /** One item of a menu, with everything in it decided. */
 export interface MenuItem {
   readonly kind: MenuItemKind;
-  /** Null for dividers, for reserved cells, and for a group that exists only in the menu. */
+  /** Null for actions, dividers and reserved cells, and for a group that exists only in the menu. */
   readonly entry: Entry | null;
   readonly params: Readonly<Record<string, string>>;
+  /** What the app is told when the button is activated; null for whatever is no action. */
+  readonly action: string | null;
+  /**
+   * For an action that is one of a choice: a name of the choice. Its button stays the same one, and keeps focus, as
+   * "Sign in" becomes "Sign out".
+   */
+  readonly choice: string | null;
   /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
   /** Null where there is no link. */

@@ -1,6 +1,8 @@
 import * as fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { defineSite } from './define.ts';
+import { itemKey } from '../view/menu-view.ts';
+import { checkSite, defineSite } from './define.ts';
+import { forAudience } from './for-audience.ts';
 import { locate } from './locate.ts';
 import type { MenuItem } from './menu-item.ts';
 import { menuItems, type Visit } from './menus.ts';
@@ -22,6 +24,79 @@ function line(items: readonly MenuItem[]): string {
 function menu(name: string, url?: string, visit: Visit = {}): string {
   return line(menuItems(site, name, url === undefined ? visit : { position: locate(site, url), ...visit }));
 }
+
+describe('an action', () => {
+  const withActions = defineSite({
+    name: 'Marram',
+    languages: ['cy'],
+    entries: [{ id: 'today', label: 'Today', href: '/' }],
+    menus: {
+      main: [
+        'today',
+        {
+          label: 'You',
+          entries: [{ action: 'export', label: { en: 'Export', cy: 'Allforio' }, icon: 'arrow', audience: ['staff'] }],
+        },
+        {
+          either: [
+            { action: 'sign-out', label: 'Sign out', audience: ['ringer'] },
+            { action: 'sign-in', label: 'Sign in' },
+          ],
+        },
+      ],
+    },
+  });
+  const items = (visit: Visit) => menuItems(withActions, 'main', visit);
+
+  test('is an item without an address, for its audience alone', () => {
+    expect(line(items({}))).toBe('Today Sign in');
+    expect(line(items({ audience: ['ringer', 'staff'] }))).toBe('Today You(Export) Sign out');
+    expect(items({ audience: ['staff'], language: 'cy' })[1]?.items[0]).toMatchObject({
+      kind: 'action',
+      action: 'export',
+      label: 'Allforio',
+      icon: 'arrow',
+      href: null,
+      entry: null,
+      mark: null,
+    });
+  });
+
+  test('has its room reserved while the audience is unknown', () => {
+    const kinds = items({ audience: 'unknown' }).map(({ kind, items: [below] }) => [kind, below?.kind]);
+    expect(kinds).toEqual([
+      ['link', undefined],
+      ['group', 'reserved'],
+      ['reserved', undefined],
+    ]);
+  });
+
+  test('out of a choice is told from its siblings by the choice, whichever it is', () => {
+    const keys = [[], ['ringer']].map((audience) => items({ audience }).map(itemKey).at(-1));
+    expect(keys).toEqual(['action/sign-out/sign-in', 'action/sign-out/sign-in']);
+  });
+
+  test('is not sent to a visitor whom it is not for, nor is its audience', () => {
+    const { menus } = forAudience(withActions.definition, ['ringer']);
+    expect(menus?.['main']).toEqual(['today', { action: 'sign-out', label: 'Sign out' }]);
+  });
+
+  test.each([
+    [{ action: 'Sign out', label: 'x' }, 'name-syntax', '/menus/main/0/action'],
+    [{ action: 'x' }, 'missing-field', '/menus/main/0'],
+    [{ action: 'x', label: 'x', href: '/x' }, 'unknown-field', '/menus/main/0/href'],
+    [{ action: 'x', label: 'x', audience: ['stff'] }, 'unknown-audience', '/menus/main/0/audience/0'],
+  ])('%j is reported as %s', (item, code, pointer) => {
+    const { problems } = checkSite({ name: 'x', audiences: ['staff'], entries: [], menus: { main: [item] } });
+    expect(problems.map((one) => [one.code, one.pointer])).toEqual([[code, pointer]]);
+  });
+
+  test('twice in one list is reported', () => {
+    const item = { action: 'x', label: 'x' };
+    const { problems } = checkSite({ name: 'x', entries: [], menus: { main: [item, item] } });
+    expect(problems.map(({ code }) => code)).toEqual(['menu-repeats']);
+  });
+});
 
 describe('a menu', () => {
   test('without a position marks nothing', () => {

@@ -5,7 +5,7 @@ import { unknownPosition, type Position } from './locate.ts';
 import { menuMarks, withMarks } from './marks.ts';
 import type { MenuItem } from './menu-item.ts';
 import { recordsOf, type SiteRecord, type SiteRecords } from './records.ts';
-import type { MenuNode, Site } from './site.ts';
+import type { MenuActionNode, MenuNode, Site } from './site.ts';
 
 /** What is shown beside labels, by the entry's id: a text, or one to show and another to say ("3", "3 unread"). */
 export type Badges = Readonly<Record<string, string | { readonly text: string; readonly spoken: string }>>;
@@ -95,6 +95,8 @@ const nothing: MenuItem = {
   kind: 'divider',
   entry: null,
   params: {},
+  action: null,
+  choice: null,
   label: '',
   href: null,
   summary: null,
@@ -126,15 +128,25 @@ class MenuResolver {
 
   #resolve(node: MenuNode): readonly MenuItem[] {
     if (node.kind === 'divider') return [nothing];
+    if (node.kind === 'action') return this.#resolveAction(node);
     if (node.kind === 'entry') return this.#resolveEntry(node.entry, node.depth, node.params);
     if (node.kind === 'choice') {
       // The first that there is; while that is not known, its reserved cell stands for all that could come.
-      return node.nodes.map((child) => this.#resolve(child)).find((items) => items.length > 0) ?? [];
+      const items = node.nodes.map((child) => this.#resolve(child)).find((found) => found.length > 0) ?? [];
+      return items.map((item) => (item.kind === 'action' ? { ...item, choice: choiceName(node.nodes) } : item));
     }
     const items = this.list(node.nodes);
     // A group that this visitor would find empty is not shown to them.
     if (items.length === 0) return [];
     return [{ ...nothing, kind: 'group', label: textIn(node.labels, this.#language, this.#site.language), items }];
+  }
+
+  #resolveAction({ action, labels, icon, audiences }: MenuActionNode): readonly MenuItem[] {
+    const access = mayAccess({ audiences }, this.#audience);
+    if (access === null) return [{ ...nothing, kind: 'reserved' }];
+    if (!access) return [];
+    const label = textIn(labels, this.#language, this.#site.language);
+    return [{ ...nothing, kind: 'action', action, label, icon }];
   }
 
   #resolveEntry(entry: Entry, depth: number, params: Readonly<Record<string, string>>): readonly MenuItem[] {
@@ -167,6 +179,8 @@ class MenuResolver {
       kind: href === null ? 'group' : 'link',
       entry,
       params,
+      action: null,
+      choice: null,
       label: labelOf(this.#site, entry, { params, records: this.#records, language: this.#language }),
       href,
       summary: text(entry.summaries),
@@ -178,6 +192,10 @@ class MenuResolver {
     };
     return [item];
   }
+}
+
+function choiceName(nodes: readonly MenuNode[]): string {
+  return nodes.flatMap((node) => (node.kind === 'action' ? [node.action] : [])).join('/');
 }
 
 /** No divider stands at an end or beside another: what was between them may be hidden from this visitor. */

@@ -118,7 +118,7 @@ function readQuery(value: unknown, taken: readonly string[], place: Place): stri
   );
 }
 
-function readAudience(value: unknown, known: readonly string[] | null, place: Place): string[] | null {
+export function readAudience(value: unknown, known: readonly string[] | null, place: Place): string[] | null {
   const readOne = (member: unknown, at: Place) => {
     const name = readName(member, 'the name of an audience', at);
     if (name !== null && known?.includes(name) === false) {

@@ -15,20 +15,28 @@ import {
 import { nearest } from './nearest.ts';
 import type { Path } from './pathname.ts';
 import { problem } from './problems.ts';
+import { readAudience } from './read-details.ts';
 import type { MenuNode } from './site.ts';
 
 /** Menus may nest a little deeper than anyone would want, and no deeper: reading them recurses. */
 const mostLevels = 32;
 
+/** What the site says before its menus, and they depend on. */
+interface MenuContext {
+  readonly byId: ReadonlyMap<string, Entry>;
+  readonly languages: Languages;
+  /** The audiences that there are; null where the site does not list them. */
+  readonly audiences: readonly string[] | null;
+}
+
 export function readMenus(
   value: unknown,
-  byId: ReadonlyMap<string, Entry>,
-  languages: Languages,
+  context: MenuContext,
   place: Place,
 ): ReadonlyMap<string, readonly MenuNode[]> | null {
   const object = readRecord(value, place);
   if (!object) return null;
-  const reader = new MenuReader(byId, languages);
+  const reader = new MenuReader(context);
   const menus = new Map<string, readonly MenuNode[]>();
   for (const name of Object.keys(object)) {
     const at = below(place, name);
@@ -41,10 +49,12 @@ export function readMenus(
 class MenuReader {
   readonly #byId: ReadonlyMap<string, Entry>;
   readonly #languages: Languages;
+  readonly #audiences: readonly string[] | null;
 
-  constructor(byId: ReadonlyMap<string, Entry>, languages: Languages) {
+  constructor({ byId, languages, audiences }: MenuContext) {
     this.#byId = byId;
     this.#languages = languages;
+    this.#audiences = audiences;
   }
 
   readNodes(value: unknown, level: number, place: Place): MenuNode[] | null {
@@ -55,11 +65,14 @@ class MenuReader {
     const seen = new Map<string, string>();
     const readMember = (member: unknown, at: Place) => {
       const node = this.#readNode(member, level, at);
-      if (node?.kind !== 'entry') return node;
-      const key = JSON.stringify([node.entry.id, node.params]);
+      if (node?.kind !== 'entry' && node?.kind !== 'action') return node;
+      const [id, key] =
+        node.kind === 'entry'
+          ? [node.entry.id, JSON.stringify([node.entry.id, node.params])]
+          : [node.action, `action ${node.action}`];
       const other = seen.get(key);
       if (other === undefined) seen.set(key, at.pointer);
-      else at.problems.push(problem('menu-repeats', at.pointer, { value: node.entry.id, other }));
+      else at.problems.push(problem('menu-repeats', at.pointer, { value: id, other }));
       return node;
     };
     return readList(value, readMember, place);
@@ -76,8 +89,22 @@ class MenuReader {
       const nodes = readRequired(object, 'either', 'a list of ids', readBelow, place);
       return { kind: 'choice', nodes: nodes ?? [] };
     }
+    const readLabel = (text: unknown, at: Place) => readTexts(text, 'label', this.#languages, at);
+    if (fields.includes('action')) {
+      const action = readRequired(object, 'action', 'the name of an action', readAction, place);
+      const labels = readRequired(object, 'label', 'the label of the action', readLabel, place);
+      const icon = readOptional(object, 'icon', readIcon, place) ?? null;
+      const readNames = (names: unknown, at: Place) => readAudience(names, this.#audiences, at);
+      const audience = readOptional(object, 'audience', readNames, place);
+      return {
+        kind: 'action',
+        action: action ?? '',
+        labels: labels ?? {},
+        icon,
+        audiences: audience ? [audience] : [],
+      };
+    }
     if (fields.includes('label')) {
-      const readLabel = (text: unknown, at: Place) => readTexts(text, 'label', this.#languages, at);
       const labels = readRequired(object, 'label', 'the title of the group', readLabel, place);
       const nodes = readRequired(object, 'entries', 'a list of ids', readBelow, place);
       return { kind: 'group', labels: labels ?? {}, nodes: nodes ?? [] };
@@ -117,8 +144,17 @@ function fieldsOf(value: unknown): readonly string[] {
   const has = (field: string) => typeof value === 'object' && value !== null && Object.hasOwn(value, field);
   if (has('divider')) return ['divider'];
   if (has('either')) return ['either'];
+  if (has('action')) return ['action', 'label', 'icon', 'audience'];
   // A value with neither is more likely a group that lacks something: an entry alone would be written as its id.
   return has('entry') ? ['entry', 'depth', 'params'] : ['label', 'entries'];
+}
+
+function readAction(value: unknown, place: Place): string | null {
+  return readName(value, 'the name of an action', place);
+}
+
+function readIcon(value: unknown, place: Place): string | null {
+  return readName(value, 'the name of an icon', place);
 }
 
 function readDivider(object: Readonly<Record<string, unknown>>, place: Place): MenuNode | null {

@@ -5,7 +5,7 @@ import { locate } from './locate.ts';
 import { overlappingPaths } from './overlap.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type Problem } from './problems.ts';
-import { everyEntry, type MenuNode, type Site } from './site.ts';
+import { everyEntry, everyMenuNode, type MenuNode, type Site } from './site.ts';
 
 export interface ReviewOptions {
   /** Whether the site is about to be published, so that planned entries are problems. Default: false. */
@@ -103,14 +103,8 @@ function repeatedDestinations(entries: readonly Entry[]): Problem[] {
 
 function unreachable(site: Site, entries: readonly Entry[]): Problem[] {
   if (site.menus.size === 0) return [];
-  const listed = new Set<Entry>();
-  const visit = (nodes: readonly MenuNode[]) => {
-    for (const node of nodes) {
-      if (node.kind === 'entry') listed.add(node.entry);
-      else if (node.kind !== 'divider') visit(node.nodes);
-    }
-  };
-  for (const nodes of site.menus.values()) visit(nodes);
+  const nodes = [...site.menus.values()].flatMap((menu) => [...everyMenuNode(menu)]);
+  const listed = new Set(nodes.flatMap((node) => (node.kind === 'entry' ? [node.entry] : [])));
   const isReached = (entry: Entry | null): boolean => entry !== null && (listed.has(entry) || isReached(entry.parent));
   return entries.flatMap((entry) => {
     // Of a whole part that nothing reaches, its top says enough.
@@ -120,7 +114,9 @@ function unreachable(site: Site, entries: readonly Entry[]): Problem[] {
 }
 
 function unusedAudiences(site: Site, entries: readonly Entry[]): Problem[] {
-  const used = new Set(entries.flatMap(({ audiences }) => audiences.flat()));
+  const nodes = [...site.menus.values()].flatMap((menu) => [...everyMenuNode(menu)]);
+  const actions = nodes.filter((node) => node.kind === 'action');
+  const used = new Set([...entries, ...actions].flatMap(({ audiences }) => audiences.flat()));
   return (site.audiences ?? []).flatMap((name, index) => {
     return used.has(name) ? [] : [problem('unused-audience', `/audiences/${index}`, { value: name })];
   });

@@ -42,6 +42,7 @@ export const marram = {
     main: ['today', 'hides', { entry: 'species', depth: 2 }, 'log', 'tide-office'],
     deep: [{ entry: 'hides', depth: 2 }, { entry: 'log', depth: 2 }, 'practical'],
     flat: ['species', 'species-page', 'sessions'],
+    account: [{ action: 'sign-out', label: 'Sign out', icon: 'door', audience: ['ringer'] }],
     grouped: [{ label: 'Watch', entries: ['hides', 'today'] }, { label: 'Ring', entries: ['log'] }, 'visit'],
   },
 } as const satisfies SiteDefinition;

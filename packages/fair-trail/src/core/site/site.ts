@@ -13,7 +13,18 @@ export type MenuNode =
     }
   | { readonly kind: 'group'; readonly labels: Texts; readonly nodes: readonly MenuNode[] }
   | { readonly kind: 'choice'; readonly nodes: readonly MenuNode[] }
+  | MenuActionNode
   | { readonly kind: 'divider' };
+
+/** A button in a menu that the app is told of. */
+export interface MenuActionNode {
+  readonly kind: 'action';
+  readonly action: string;
+  readonly labels: Texts;
+  readonly icon: string | null;
+  /** As an entry's `audiences`: none, or one list. */
+  readonly audiences: readonly (readonly string[])[];
+}
 
 /**
  * All pages and menus of one website, checked. Made by `defineSite`; never changes.
@@ -48,6 +59,14 @@ export interface Site<Definition extends SiteDefinition = SiteDefinition> {
   /** Finds the entry of an address, for each language. */
   readonly matchers: Readonly<Record<string, Matcher>>;
   entry(id: string): Entry | undefined;
+}
+
+/** Every node of a list of menu items, each before what is below it. */
+export function* everyMenuNode(nodes: readonly MenuNode[]): Generator<MenuNode, void, undefined> {
+  for (const node of nodes) {
+    yield node;
+    if (node.kind === 'group' || node.kind === 'choice') yield* everyMenuNode(node.nodes);
+  }
 }
 
 /** All entries below these, each before what is below it. */

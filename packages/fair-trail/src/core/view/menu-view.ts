@@ -18,6 +18,16 @@ export interface MenuViewOptions {
   readonly search?: string;
 }
 
+/** The button of an action was activated: what every view with a menu may send, whatever else it sends. */
+export interface ActionEvent {
+  readonly type: 'action';
+  readonly action: string;
+}
+
+export function isActionEvent(event: unknown): event is ActionEvent {
+  return typeof event === 'object' && event !== null && 'type' in event && event.type === 'action';
+}
+
 const noMarkers: Readonly<Record<string, string>> = {};
 
 /** The value of `aria-current` (WAI-ARIA 1.2, section 6.6) that states a mark. */
@@ -41,7 +51,7 @@ const knownViews = new WeakMap<MenuItem, Required<MenuViewOptions> & { readonly 
 /** @param index the item's place in its list */
 export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
   // Many places of a menu share one object for what says nothing.
-  if (item.kind !== 'link' && item.kind !== 'group') return newItemView(item, index, options);
+  if (item.kind !== 'link' && item.kind !== 'group' && item.kind !== 'action') return newItemView(item, index, options);
   const { wording, icons = false, summaries = false, markers = noMarkers, monograms = false, search = '' } = options;
   const known = knownViews.get(item);
   const isSame =
@@ -68,6 +78,8 @@ function newItemView(item: MenuItem, index: number, options: MenuViewOptions): V
     case 'failed':
     case 'empty':
       return element('li', { class: 'ft-menu-note' }, [wording[item.kind]], { key: item.kind });
+    case 'action':
+      return element('li', { class: 'ft-menu-item' }, [actionView(item, options)], { key: itemKey(item) });
     case 'link':
     case 'group': {
       const lead = item.kind === 'group' ? groupLabelView(item) : linkView(item, options);
@@ -97,6 +109,14 @@ export function linkView(item: MenuItem, options: MenuViewOptions, ranges?: read
     rel: newTab ? 'noopener' : null,
   };
   return element('a', attributes, linkContent(item, options, ranges), { item });
+}
+
+/** The button of an action. It looks like the links beside it. */
+export function actionView(item: MenuItem, options: MenuViewOptions, ranges?: readonly MatchRange[]): ViewElement {
+  const action = item.action ?? '';
+  const attributes = { class: 'ft-link ft-action', type: 'button', 'data-ft-action': action };
+  const event: ActionEvent = { type: 'action', action };
+  return element('button', attributes, linkContent(item, options, ranges), { on: { click: event } });
 }
 
 /** What stands in a link or in the button of a group: icon, label, badge, and a sign where it leads elsewhere. */
@@ -193,6 +213,7 @@ function newTabView(wording: Wording): ViewElement {
 }
 
 /** Tells an item from its siblings. */
-export function itemKey({ entry, params, label }: MenuItem): string {
+export function itemKey({ entry, params, label, action, choice }: MenuItem): string {
+  if (action !== null) return `action/${choice ?? action}`;
   return entry ? [entry.id, ...Object.values(params)].join('/') : `group/${label}`;
 }

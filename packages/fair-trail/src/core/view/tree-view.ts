@@ -3,7 +3,7 @@ import type { Filtered } from '../site/filter.ts';
 import type { Marks } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import { queryPair } from '../site/query.ts';
-import { itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
+import { actionView, itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
 import { groupButtonView, panelButtonView } from './panel-view.ts';
 import { documentId, element, type ViewElement } from './view.ts';
 
@@ -50,8 +50,9 @@ function newItemView(item: MenuItem, index: number, parent: string, options: Tre
   if (annex.keys.has(key)) return annexItemView(item, options);
   if (item.items.length > 0) return groupView(item, groupId(parent, item), options);
   const ranges = filtered?.ranges.get(item);
-  if (!ranges || item.kind !== 'link') return menuItemView(item, index, options);
-  return element('li', { class: 'ft-menu-item' }, [linkView(item, options, ranges)], { key });
+  if (!ranges || (item.kind !== 'link' && item.kind !== 'action')) return menuItemView(item, index, options);
+  const lead = item.kind === 'action' ? actionView(item, options, ranges) : linkView(item, options, ranges);
+  return element('li', { class: 'ft-menu-item' }, [lead], { key });
 }
 
 /** After the disclosure navigation of the ARIA Authoring Practices, as under a bar's items. */

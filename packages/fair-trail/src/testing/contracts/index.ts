@@ -1,6 +1,7 @@
 export type { DefinePart, LeftOut, StandsFor } from './contract.ts';
 export { registerContract } from './contract.ts';
 export type { BarRequest, MountBar } from './components/bar.ts';
+export { barActionsContract } from './components/bar-actions.ts';
 export { barNarrowContract } from './components/bar-narrow.ts';
 export { barPanelsContract } from './components/bar-panels.ts';
 export { breadcrumbsContract, type BreadcrumbsRequest, type MountBreadcrumbs } from './components/breadcrumbs.ts';

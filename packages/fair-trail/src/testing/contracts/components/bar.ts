@@ -16,6 +16,10 @@ export interface BarRequest {
   readonly backdrop?: 'panels' | 'menu' | 'both';
   /** Whether there is a button after the menu. */
   readonly end?: boolean;
+  /** The audiences that the visitor is in. Default: none. */
+  readonly audience?: readonly string[];
+  /** Called with the name of each action that is activated. */
+  readonly onAction?: (action: string) => void;
 }
 
 /** Shows a bar for the menu `main`, and below it a page long enough to be scrolled; takes the last one away. */
