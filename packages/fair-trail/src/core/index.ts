@@ -9,11 +9,21 @@ export type {
   MenuItemDefinition,
   Opens,
   SiteDefinition,
+  SiteShape,
 } from './site/definition.ts';
 export { checkSite, defineSite, type SiteCheck, type SiteOptions } from './site/define.ts';
 export { problemCodes, severityOf, SiteError, type Problem, type ProblemCode, type Severity } from './site/problems.ts';
 export { everyEntry, everyMenuNode, type MenuActionNode, type MenuNode, type Site } from './site/site.ts';
-export type { CheckedDefinition, EntryId, EntryParams } from './site/identifiers.ts';
+export type {
+  ActionName,
+  AudienceName,
+  CheckedDefinition,
+  EntryId,
+  EntryParams,
+  IconName,
+  MenuName,
+  RecordsName,
+} from './site/identifiers.ts';
 export { entryPointer, lineage, mayAccess, textIn, type Audience, type Entry, type Texts } from './site/entry.ts';
 export {
   locate,
@@ -26,8 +36,8 @@ export {
 } from './site/locate.ts';
 export { HrefError, hrefIn, hrefOf, hrefTo, writePath } from './site/hrefs.ts';
 export { decodeSegment } from './site/pathname.ts';
-export { labelOf, type LabelOptions } from './site/labels.ts';
-export type { RecordList, SiteRecord, SiteRecords } from './site/records.ts';
+export { labelOf, ownParams, type LabelOptions } from './site/labels.ts';
+export { recordOf, type RecordList, type SiteRecord, type SiteRecords } from './site/records.ts';
 export { iconOf, menuMarks, type Marks } from './site/marks.ts';
 export type { Mark, MenuItem, MenuItemKind } from './site/menu-item.ts';
 export { LiveMarks } from './site/live-marks.ts';
@@ -167,7 +177,7 @@ export {
   type RouterEvent,
   type RouterState,
 } from './router/router.ts';
-export { warning, warningCodes, type Warning, type WarningCode } from './warnings.ts';
+export { nameWarning, warning, warningCodes, type Warning, type WarningCode } from './warnings.ts';
 export { neighbors, type Neighbor, type Neighbors } from './site/neighbors.ts';
 export { reviewSite, type ReviewOptions } from './site/review.ts';
 export { compareSites, type SiteChange } from './site/compare.ts';

@@ -1,5 +1,7 @@
+import { nearest } from './site/nearest.ts';
+
 /**
- * What can go wrong while an app runs. Each is told once, where it happens, and the visitor stays where they are with
+ * What can go wrong while an app runs. Each is reported once, where it happens, and the visitor stays where they are with
  * all that they had: nothing here is ever thrown. Documented in docs/warnings.md.
  */
 const texts = {
@@ -14,8 +16,26 @@ const texts = {
     'was refused by the browser’s history',
     'A frame needs "allow-same-origin", and no browser takes hundreds of changes in a few seconds.',
   ],
-  'may-leave-failed': ['could not be left, since "mayLeave" failed', 'Mend the function, or answer true in its place.'],
+  'may-leave-failed': ['could not be left, since "mayLeave" failed', 'Fix the function, or return true in its place.'],
   'page-failed': ['could not be shown', 'See the error beside this; the visitor was offered to try again.'],
+  'menu-unknown': ['is not a menu of the site', 'Use the name of a menu, or add it to "menus" in the site file.'],
+  'entry-unknown': ['is not the id of an entry', 'Use the id of an entry, or add the entry to the site file.'],
+  'link-without-address': [
+    'cannot be linked to: its address needs params that are missing, or it has none',
+    'Give "params" a value for each param of the address, none of them empty, "." or "..".',
+  ],
+  'audience-unknown': [
+    'is not an audience of the site',
+    'Use the name of an audience, or add it to "audiences" in the site file.',
+  ],
+  'records-unknown': [
+    'is not a list of records of the site',
+    'Use the name that an entry of the site file has in "records".',
+  ],
+  'icon-unknown': [
+    'is an icon that nothing is drawn for',
+    'Return a drawing for it from the function "icon", or correct its name in the site file.',
+  ],
   'action-unheard': [
     'is an action of a menu that nobody listens to',
     'Give the Trail the property "onAction", which is called with the name of the action.',
@@ -32,7 +52,7 @@ export const warningCodes = Object.keys(texts) as readonly WarningCode[];
 
 export interface Warning {
   readonly code: WarningCode;
-  /** What happened, with the address that it happened to. */
+  /** What happened, with the address or name that it happened to. */
   readonly message: string;
   readonly remedy: string;
   /** What was thrown, where something was. */
@@ -42,8 +62,25 @@ export interface Warning {
 /** More of an address than this tells nobody anything. */
 const longestQuote = 120;
 
-export function warning(code: WarningCode, address: string, cause?: unknown): Warning {
+export function warning(code: WarningCode, subject: string, cause?: unknown): Warning {
   const [what, remedy] = texts[code];
-  const quoted = address.length > longestQuote ? `${address.slice(0, longestQuote)}…` : address;
+  const quoted = subject.length > longestQuote ? `${subject.slice(0, longestQuote)}…` : subject;
   return { code, message: `"${quoted}" ${what}.`, remedy, ...(cause !== undefined && { cause }) };
+}
+
+/** More names than these are no help to choose from. */
+const mostNames = 8;
+
+/**
+ * A warning about a name that does not exist.
+ *
+ * @param where the component and the property that has it, such as `Navbar, property "menu"`
+ * @param known the names that exist; the nearest is suggested, or all are listed where they are few
+ */
+export function nameWarning(code: WarningCode, name: string, where: string, known: readonly string[]): Warning {
+  const { message, remedy } = warning(code, name);
+  const other = nearest(name, known);
+  const few = known.length > 0 && known.length <= mostNames ? `There are: ${known.join(', ')}. ` : '';
+  const hint = other === undefined ? few : `Did you mean "${other}"? `;
+  return { code, message: `${where}: ${message}`, remedy: hint + remedy };
 }

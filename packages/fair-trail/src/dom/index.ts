@@ -25,7 +25,6 @@ export { keepMarkedInView } from './strip.ts';
 export { watchBarSize } from './bar-size.ts';
 export { memoryOf, type Memory } from './memory.ts';
 export { openGroupName, readOpenGroup } from './open-groups.ts';
-export { isDevelopment } from './development.ts';
 export { focusAfter } from './focus-after.ts';
 export { isSeen } from './focusables.ts';
 export { carryOutTabs, listenForTabKeys } from './tabs.ts';

@@ -1,5 +1,6 @@
 import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { footerView } from '../core/index.ts';
+import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -30,6 +31,8 @@ export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function Footer
   const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
   const { wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
+  useNameChecks('FooterNav', namesIn('menu', 'menu', menu));
+  useIconChecks('FooterNav', items, icon);
   const idPrefix = useId();
   const view = useShared(
     footerView({

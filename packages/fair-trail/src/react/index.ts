@@ -1,4 +1,6 @@
 export { Trail, type TrailProps } from './trail.tsx';
+export { bindSite, type SiteComponents } from './bind-site.tsx';
+export { useCurrentEntry, type CurrentEntry } from './current-entry.ts';
 export { usePosition, useSite, useTrail, type TrailContext } from './trail-context.ts';
 export type { LinkSlot, LinkSlotProps } from './links.tsx';
 export { useMayLeave } from './leaving.ts';

@@ -1,6 +1,7 @@
 import { forwardRef, useEffect, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { layoutParts, layoutView, warning, type LayoutPart } from '../core/index.ts';
-import { isDevelopment, logWarning } from '../dom/index.ts';
+import { logWarning } from '../dom/index.ts';
+import { isDevelopmentBuild } from './development-build.ts';
 import { usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
@@ -21,6 +22,8 @@ export interface PageLayoutProps extends HTMLAttributes<HTMLElement> {
 
 const send = () => undefined;
 
+const mainContent = 'main, [role="main"]';
+
 /** What all pages share: notice, bar, sidebar, content and footer, each where it belongs. */
 export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(props, ref) {
   const { notice, bar, sidebar, footer, children, ...attributes } = props;
@@ -34,7 +37,9 @@ export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(p
   const place = usePlaceSource();
   const { warn } = useSurroundings();
   useEffect(() => {
-    if (!isDevelopment(window) || root.current?.querySelector('main') !== null) return;
+    if (!isDevelopmentBuild || !root.current) return;
+    // A layout of a stage stands within the main content itself.
+    if (root.current.closest(mainContent) ?? root.current.querySelector(mainContent)) return;
     (warn ?? logWarning)(warning('layout-without-content', place.read().url));
   }, [root, place, warn]);
   const view = useShared(layoutView(filled));

@@ -19,6 +19,7 @@ import {
   type PanelForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchBarSize, watchCondense } from '../dom/index.ts';
+import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -92,6 +93,12 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   } = further;
   const { site, wording } = useSurroundings();
   const { items, marks, language } = useMenu(menu);
+  useNameChecks('Navbar', [
+    ...namesIn('menu', 'menu', menu),
+    ...namesIn('entry', 'panels', typeof panelForms === 'object' ? panelForms : null),
+    ...namesIn('entry', 'held', held),
+  ]);
+  useIconChecks('Navbar', items, icon);
   const panelId = useId();
   const root = useRoot(ref);
 

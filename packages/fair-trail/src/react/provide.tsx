@@ -10,7 +10,9 @@ import {
   type Wording,
 } from '../core/index.ts';
 import { logWarning, type NavigateOptions, type Presenter, type Router } from '../dom/index.ts';
+import { isDevelopmentBuild } from './development-build.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
+import { namesIn, useNameChecks } from './name-checks.ts';
 import { PlaceContext, PresenterContext, SurroundingsContext, type PlaceSource } from './trail-context.ts';
 import { useStable } from './use-stable.ts';
 
@@ -44,6 +46,18 @@ export interface ProvideProps extends SharedProps {
   readonly navigate: (url: string, options?: NavigateOptions) => void;
 }
 
+type SharedNamesProps = Pick<SharedProps, 'audience' | 'records' | 'badges'>;
+
+/** Checks the names in the properties of a `Trail`, which only what is within it can hold against the site. */
+function SharedNames({ audience, records, badges }: SharedNamesProps): ReactNode {
+  useNameChecks('Trail', [
+    ...namesIn('audience', 'audience', audience === 'unknown' ? null : audience),
+    ...namesIn('records', 'records', records),
+    ...namesIn('entry', 'badges', badges),
+  ]);
+  return null;
+}
+
 /** Gives it all to the components within, and does nothing to the page. */
 export function Provide(props: ProvideProps): ReactNode {
   const { site, place, router, navigate, link = null, onAction, onWarning, children } = props;
@@ -65,7 +79,10 @@ export function Provide(props: ProvideProps): ReactNode {
     <SurroundingsContext.Provider value={value}>
       <PlaceContext.Provider value={place}>
         <PresenterContext.Provider value={router}>
-          <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
+          <LinksContext.Provider value={links}>
+            {isDevelopmentBuild && <SharedNames audience={audience} records={records} badges={badges} />}
+            {children}
+          </LinksContext.Provider>
         </PresenterContext.Provider>
       </PlaceContext.Provider>
     </SurroundingsContext.Provider>

@@ -11,6 +11,7 @@ import {
   type SidebarNarrowForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForColumnKeys, listenForSpace, watchTooltips } from '../dom/index.ts';
+import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -108,6 +109,17 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   } = more;
   const { wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
+  useNameChecks('Sidebar', [
+    ...namesIn('menu', 'menu', menu),
+    ...namesIn('entry', 'annex', annexIds),
+    // A marker of a record has the record's params behind the id.
+    ...namesIn(
+      'entry',
+      'markers',
+      Object.keys(markers ?? {}).map((key) => key.split('/')[0] ?? ''),
+    ),
+  ]);
+  useIconChecks('Sidebar', items, icon);
   const idPrefix = useId();
   const root = useRoot(ref);
 

@@ -16,6 +16,7 @@ import {
 } from 'react';
 import { stageView, type Position } from '../core/index.ts';
 import { contentStart, focusOnce, LazyPage } from '../dom/index.ts';
+import { namesIn, useNameChecks } from './name-checks.ts';
 import type { FailedPageProps, Page, StageLayout } from './page.ts';
 import { PageBoundary } from './page-boundary.tsx';
 import {
@@ -79,6 +80,8 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const { position, url, audience, wording } = useTrail();
   const element = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => element.current, []);
+
+  useNameChecks('Stage', [...namesIn('entry', 'pages', pages), ...namesIn('entry', 'layouts', layouts)]);
 
   const from = outer?.settings ?? basicSettings;
   const settings = useMemo<StageSettings>(

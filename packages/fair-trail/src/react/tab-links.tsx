@@ -1,6 +1,7 @@
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { itemKey, tabLinksView, type DisclosuresEvent } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchEdges } from '../dom/index.ts';
+import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -25,6 +26,8 @@ export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks
   const { menu, label, widths = 'natural', icon, ...attributes } = props;
   const { wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
+  useNameChecks('TabLinks', namesIn('menu', 'menu', menu));
+  useIconChecks('TabLinks', items, icon);
   const idPrefix = useId();
   const root = useRoot(ref);
   const keys = useMemo(() => items.filter((item) => item.items.length > 0).map(itemKey), [items]);

@@ -1,6 +1,18 @@
-import { forwardRef, useMemo, type AnchorHTMLAttributes } from 'react';
-import { addressOf, ariaCurrent, hrefIn, labelOf, locate, samePosition } from '../core/index.ts';
+import { forwardRef, useEffect, useMemo, type AnchorHTMLAttributes } from 'react';
+import {
+  addressOf,
+  ariaCurrent,
+  hrefOf,
+  labelOf,
+  locate,
+  samePosition,
+  unknownPosition,
+  warning,
+} from '../core/index.ts';
+import { logWarning } from '../dom/index.ts';
+import { isDevelopmentBuild } from './development-build.ts';
 import { PrintedLink } from './links.tsx';
+import { namesIn, useNameChecks } from './name-checks.ts';
 import { usePlace, useSurroundings } from './trail-context.ts';
 
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
@@ -18,22 +30,34 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
  * A link to an entry of the site, so that no address is written twice. It says when it leads to the page that it is on,
  * and shows the entry's label where it has no content.
  *
- * @throws HrefError for an id that the site does not have, or a param that is missing
+ * For an entry that the site does not have, or whose address cannot be written with these params, it is a link that leads
+ * nowhere and says so (`aria-disabled`), and a development build warns: `entry-unknown` or `link-without-address`.
  */
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
-  const { entry: id, params = {}, search = '', hash = '', children, ...attributes } = props;
+  const { entry: id, params, search = '', hash = '', children, ...attributes } = props;
   const { site, records } = useSurroundings();
   const language = usePlace(({ position }) => position.language);
-  const path = hrefIn(site, id, language, params);
   const entry = site.entry(id);
-  const target = useMemo(() => locate(site, addressOf(path)), [site, path]);
+  const path = entry ? hrefOf(site, entry, params, language) : null;
+  const target = useMemo(() => (path === null ? unknownPosition(site) : locate(site, addressOf(path))), [site, path]);
   const isHere = usePlace(({ position }) => position.status === 'exact' && samePosition(position, target));
-  const link = {
-    ref,
-    'aria-current': ariaCurrent(isHere ? 'page' : null) ?? undefined,
-    ...attributes,
-    href: path + search + hash,
-    children: children ?? (entry && labelOf(site, entry, { params, records, language })),
-  };
-  return <PrintedLink attributes={link} />;
+  useNameChecks('TrailLink', namesIn('entry', 'entry', id));
+  useAddressCheck(id, entry !== undefined && path === null);
+  const content = children ?? (entry ? labelOf(site, entry, { ...(params && { params }), records, language }) : id);
+  const link =
+    path === null
+      ? // A link without an address, as HTML has it (section 4.6.1): it is said, and cannot be followed.
+        { role: 'link', 'aria-disabled': true }
+      : { 'aria-current': ariaCurrent(isHere ? 'page' : null) ?? undefined };
+  const address = path === null ? {} : { href: path + search + hash };
+  return <PrintedLink attributes={{ ref, ...link, ...attributes, ...address, children: content }} />;
 });
+
+function useReportedAddress(id: string, isMissing: boolean): void {
+  const { warn = logWarning } = useSurroundings();
+  useEffect(() => {
+    if (isMissing) warn(warning('link-without-address', id));
+  }, [id, isMissing, warn]);
+}
+
+const useAddressCheck: typeof useReportedAddress = isDevelopmentBuild ? useReportedAddress : () => undefined;

@@ -1,6 +1,7 @@
 import { useEffect, type RefObject } from 'react';
 import { closedDisclosures, nextDisclosures, type DisclosuresEvent, type DisclosuresState } from '../core/index.ts';
 import { carryOutPanels, heldPanel, listenForHover, listenWhileOpen, placePanels } from '../dom/index.ts';
+import { isDevelopmentBuild } from './development-build.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
 
@@ -30,7 +31,10 @@ export function usePanels({ rootRef, keys, hoverOpens, held }: PanelSettings): P
 
   const known = keys.join('\n');
   useBrowserLayoutEffect(() => send({ type: 'left-over', ids: known.split('\n') }), [known, send]);
-  useBrowserLayoutEffect(() => send({ type: 'hold', id: held ?? heldPanel(window) }), [held, send]);
+  useBrowserLayoutEffect(
+    () => send({ type: 'hold', id: held ?? (isDevelopmentBuild ? heldPanel(window) : null) }),
+    [held, send],
+  );
 
   const isOpen = panels.open.length > 0;
   useEffect(

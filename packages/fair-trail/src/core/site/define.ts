@@ -1,5 +1,5 @@
 import { normalizeBase, parseUrl } from './address.ts';
-import type { SiteDefinition } from './definition.ts';
+import type { SiteDefinition, SiteShape } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
 import {
   readList,
@@ -12,7 +12,7 @@ import {
   Place,
   type Languages,
 } from './fields.ts';
-import type { CheckedDefinition } from './identifiers.ts';
+import type { CheckedDefinition, EntryId } from './identifiers.ts';
 import { placeholdersIn } from './labels.ts';
 import { nearest } from './nearest.ts';
 import { problem, SiteError, type Problem } from './problems.ts';
@@ -56,11 +56,17 @@ const defaultTitle = '{label} · {site}';
  */
 export function defineSite<const Definition extends SiteDefinition>(
   definition: CheckedDefinition<Definition>,
-  options: SiteOptions = {},
-): Site<Definition> {
+  options?: SiteOptions,
+): Site<Definition>;
+/** For an imported JSON file, of whose values the compiler knows little. */
+export function defineSite<const Definition extends SiteShape>(
+  definition: string extends EntryId<Definition> ? Definition : never,
+  options?: SiteOptions,
+): Site<Definition>;
+export function defineSite(definition: unknown, options: SiteOptions = {}): Site {
   const { site, problems } = checkSite(definition, options);
   if (!site) throw new SiteError(problems);
-  return site as Site<Definition>;
+  return site;
 }
 
 /** As `defineSite`, for a value that may be anything; never throws for what is in it. */

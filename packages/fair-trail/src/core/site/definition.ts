@@ -96,6 +96,23 @@ export type MenuItemDefinition<Id extends string = string> =
   | MenuActionDefinition
   | MenuDividerDefinition;
 
+/** What the compiler sees of an entry in an imported JSON file. */
+export interface EntryShape {
+  readonly id: string;
+  readonly label: string | object;
+  readonly entries?: readonly EntryShape[] | undefined;
+}
+
+/**
+ * What the compiler sees of a site file that is imported as JSON: there every text is a `string`, so that its values
+ * cannot be checked before the site is made. A `SiteDefinition` is one too.
+ */
+export interface SiteShape {
+  readonly name: string | object;
+  readonly entries: readonly EntryShape[];
+  readonly menus?: object | undefined;
+}
+
 /** All pages and menus of one website. */
 export interface SiteDefinition<Id extends string = string> {
   readonly $schema?: string;

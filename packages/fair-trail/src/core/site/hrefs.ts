@@ -1,8 +1,9 @@
-import type { SiteDefinition } from './definition.ts';
+import type { SiteShape } from './definition.ts';
 import { textIn, type Entry } from './entry.ts';
-import type { EntryId, ParamsArgument } from './identifiers.ts';
+import type { KnownId, ParamsArgument } from './identifiers.ts';
+import { nearest } from './nearest.ts';
 import { encodeSegment, type Path, type Segment, type Wildcard } from './pathname.ts';
-import type { Site } from './site.ts';
+import { everyEntry, type Site } from './site.ts';
 
 /** Thrown by `hrefTo` when an address cannot be written; says which entry and which param. */
 export class HrefError extends Error {
@@ -17,9 +18,9 @@ type Params = Readonly<Record<string, string | undefined>>;
  * @param params a value for each param of the entry's `href`; optional parts are written when theirs are given
  * @throws HrefError for an unknown id, a group, or a param that is missing, empty, `.` or `..`
  */
-export function hrefTo<Definition extends SiteDefinition, Id extends EntryId<Definition>>(
+export function hrefTo<Definition extends SiteShape, const Id extends string>(
   site: Site<Definition>,
-  id: Id,
+  id: KnownId<Definition, Id>,
   ...[params]: ParamsArgument<Definition, Id>
 ): string {
   return hrefIn(site, id, site.language, params ?? {});
@@ -28,7 +29,7 @@ export function hrefTo<Definition extends SiteDefinition, Id extends EntryId<Def
 /** As `hrefTo`, in one of the site's languages. */
 export function hrefIn(site: Site, id: string, language: string, params: Params = {}): string {
   const entry = site.entry(id);
-  if (!entry) throw new HrefError(`No entry has the id "${id}".`);
+  if (!entry) throw new HrefError(`The site has no entry with the id "${id}".${suggestion(site, id)}`);
   const href = hrefOf(site, entry, params, language);
   if (href !== null) return href;
   if (entry.href === null) throw new HrefError(`The entry "${id}" is a group without an address.`);
@@ -36,6 +37,14 @@ export function hrefIn(site: Site, id: string, language: string, params: Params 
   throw new HrefError(
     `The address "${entry.href}" of "${id}" cannot be written: give ${names.join(', ')}, none of them empty, "." or "..".`,
   );
+}
+
+function suggestion(site: Site, id: string): string {
+  const other = nearest(
+    id,
+    [...everyEntry(site.entries)].map((entry) => entry.id),
+  );
+  return other === undefined ? '' : ` Did you mean "${other}"?`;
 }
 
 /** As `hrefIn`, but null where there is no address to write. Default language: the site's own. */

@@ -1,6 +1,8 @@
-import { expect, test } from 'vitest';
+import { expect, expectTypeOf, test } from 'vitest';
+import observatory from '../../../../../examples/observatory/observatory.site.json' with { type: 'json' };
 import { defineSite } from './define.ts';
 import { hrefTo } from './hrefs.ts';
+import type { ActionName, AudienceName, EntryId, IconName, MenuName, RecordsName } from './identifiers.ts';
 import { marram } from './site.samples.ts';
 
 const site = defineSite({
@@ -35,10 +37,10 @@ test('ids, menus and params are checked by the compiler', () => {
     // @ts-expect-error -- nor does home
     () => defineSite({ name: 'x', home: 'b', entries: [{ id: 'a', label: 'A', href: '/' }] }),
     () =>
+      // @ts-expect-error -- within a group too
       defineSite({
         name: 'x',
         entries: [{ id: 'a', label: 'A', href: '/' }],
-        // @ts-expect-error -- within a group too
         menus: { main: [{ label: 'G', entries: ['b'] }] },
       }),
   ];
@@ -48,4 +50,51 @@ test('ids, menus and params are checked by the compiler', () => {
 test('ids that are not known to the compiler are any text', () => {
   const some: { id: string; label: string; href: string }[] = [{ id: 'a', label: 'A', href: '/a' }];
   expect(hrefTo(defineSite({ name: 'x', entries: some }), 'a')).toBe('/a');
+});
+
+test('an id that the site does not have is what is reported, with the nearest that it has', () => {
+  const unknown = 'birdd' as 'bird';
+  expect(() => hrefTo(site, unknown, { slug: 'curlew', year: '2026' })).toThrow(
+    'The site has no entry with the id "birdd". Did you mean "bird"?',
+  );
+  // @ts-expect-error -- the id is wrong, and no params are asked for
+  const withoutParams = () => hrefTo(site, 'nope');
+  expect(withoutParams).toThrow('The site has no entry with the id "nope".');
+});
+
+test('an imported JSON file needs no cast, and what the compiler sees of it is checked', () => {
+  const imported = defineSite(observatory);
+  expect(hrefTo(imported, 'hides')).toBe('/hides');
+  expect(hrefTo(imported, 'species-page', { slug: 'curlew' })).toBe('/species/curlew');
+  // @ts-expect-error -- a param is a text
+  expect(hrefTo(imported, 'species-page', { slug: 7 })).toBe('/species/7');
+  expectTypeOf<MenuName<typeof observatory>>().toEqualTypeOf<'main' | 'footer' | 'desk' | 'hides'>();
+  expectTypeOf<EntryId<typeof observatory>>().toEqualTypeOf<string>();
+  // @ts-expect-error -- this is no site file
+  expect(() => defineSite({ name: 'x', pages: [] as { id: string }[] })).toThrow();
+});
+
+test('the names in a definition are known', () => {
+  const definition = {
+    name: 'x',
+    audiences: ['ringer', 'staff'],
+    entries: [
+      {
+        id: 'a',
+        label: 'A',
+        href: '/',
+        icon: 'sun',
+        entries: [{ id: 'b', label: 'B', href: '/b', audience: ['staff'] }],
+      },
+      { id: 'c', label: 'C {d}', href: '/c/:d', records: 'lists', currentIcon: 'moon' },
+    ],
+    menus: { main: ['a', { label: 'You', entries: [{ action: 'sign-out', label: 'Sign out' }] }], footer: [] },
+  } as const;
+  type Definition = typeof definition;
+  expectTypeOf<MenuName<Definition>>().toEqualTypeOf<'main' | 'footer'>();
+  expectTypeOf<AudienceName<Definition>>().toEqualTypeOf<'ringer' | 'staff'>();
+  expectTypeOf<IconName<Definition>>().toEqualTypeOf<'sun' | 'moon'>();
+  expectTypeOf<RecordsName<Definition>>().toEqualTypeOf<'lists'>();
+  expectTypeOf<ActionName<Definition>>().toEqualTypeOf<'sign-out'>();
+  expect(defineSite(definition).menus.size).toBe(2);
 });

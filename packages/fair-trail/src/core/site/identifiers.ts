@@ -1,4 +1,4 @@
-import type { SiteDefinition } from './definition.ts';
+import type { SiteDefinition, SiteShape } from './definition.ts';
 
 /** What the compiler knows of a definition written in TypeScript, or of a JSON file with declarations. */
 
@@ -8,10 +8,10 @@ type EntryIn<Entries> = Entries extends readonly (infer One)[]
   : never;
 
 /** The ids of a definition's entries; any text, where they are not known. */
-export type EntryId<Definition extends SiteDefinition> =
+export type EntryId<Definition extends SiteShape> =
   EntryIn<Definition['entries']> extends { readonly id: infer Id extends string } ? Id : string;
 
-type EntryWith<Definition extends SiteDefinition, Id> = Extract<EntryIn<Definition['entries']>, { readonly id: Id }>;
+type EntryWith<Definition extends SiteShape, Id> = Extract<EntryIn<Definition['entries']>, { readonly id: Id }>;
 
 type Letter =
   | 'a'
@@ -65,9 +65,7 @@ type QueryOf<One> = One extends { readonly query: readonly (infer Key extends st
 /* eslint-disable @typescript-eslint/no-generated-empty-object-type */
 
 /** The params of one entry: each named one is needed, unless the path has optional parts; the query's never are. */
-export type EntryParams<Definition extends SiteDefinition, Id extends string> = [EntryWith<Definition, Id>] extends [
-  never,
-]
+export type EntryParams<Definition extends SiteShape, Id extends string> = [EntryWith<Definition, Id>] extends [never]
   ? Readonly<Record<string, string>>
   : string extends PathOf<EntryWith<Definition, Id>>
     ? Readonly<Record<string, string>>
@@ -77,13 +75,71 @@ export type EntryParams<Definition extends SiteDefinition, Id extends string> = 
           Readonly<Partial<Record<QueryOf<EntryWith<Definition, Id>>, string>>>;
 
 /** The arguments after an id: params are left out where none is needed. */
-export type ParamsArgument<Definition extends SiteDefinition, Id extends string> =
+export type ParamsArgument<Definition extends SiteShape, Id extends string> =
   Record<never, never> extends EntryParams<Definition, Id>
     ? [params?: EntryParams<Definition, Id>]
     : [params: EntryParams<Definition, Id>];
 
 /* eslint-enable @typescript-eslint/no-generated-empty-object-type */
 
+/** An id as an argument: one that the site does not have is reported by itself, and not as a missing param. */
+export type KnownId<Definition extends SiteShape, Id extends string> =
+  Id extends EntryId<Definition> ? Id : EntryId<Definition>;
+
 /** A definition whose menus and home name only entries that it has. */
 export type CheckedDefinition<Definition extends SiteDefinition> = Definition &
   Pick<SiteDefinition<EntryId<Definition>>, 'home' | 'menus'>;
+
+/** Any text, where the compiler knows no name. */
+type Known<Name> = [Name] extends [never] ? string : Extract<Name, string>;
+
+/** The names of a definition's menus. */
+export type MenuName<Definition extends SiteShape> = Definition extends { readonly menus: infer Menus }
+  ? Known<keyof Menus>
+  : string;
+
+type Member<List> = List extends readonly (infer One)[] ? One : never;
+
+/** The names of the audiences that a definition lists, or that its entries are for. */
+export type AudienceName<Definition extends SiteShape> = Known<
+  | (Definition extends { readonly audiences: infer Names } ? Member<Names> : never)
+  | (EntryIn<Definition['entries']> extends infer One
+      ? One extends { readonly audience: infer Names }
+        ? Member<Names>
+        : never
+      : never)
+>;
+
+/** The names of the icons of a definition's entries. */
+export type IconName<Definition extends SiteShape> = Known<
+  EntryIn<Definition['entries']> extends infer One
+    ? | (One extends { readonly icon: infer Name } ? Name : never)
+      | (One extends { readonly currentIcon: infer Name } ? Name : never)
+    : never
+>;
+
+/** The names of the lists that give entries their pages at run time. */
+export type RecordsName<Definition extends SiteShape> = Known<
+  EntryIn<Definition['entries']> extends infer One
+    ? One extends { readonly records: infer Name }
+      ? Name
+      : never
+    : never
+>;
+
+type ItemIn<Items> = Items extends readonly (infer One)[]
+  ? | One
+    | (One extends { readonly entries: infer Below } ? ItemIn<Below> : never)
+    | (One extends { readonly either: infer Below } ? ItemIn<Below> : never)
+  : never;
+
+/** The names of the actions in a definition's menus. */
+export type ActionName<Definition extends SiteShape> = Definition extends { readonly menus: infer Menus }
+  ? Known<
+      ItemIn<Menus[keyof Menus]> extends infer One
+        ? One extends { readonly action: infer Name }
+          ? Name
+          : never
+        : never
+    >
+  : string;

@@ -1,4 +1,4 @@
-import type { SiteDefinition } from './definition.ts';
+import type { SiteDefinition, SiteShape } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
 import type { Matcher, Place } from './match.ts';
 import type { Problem } from './problems.ts';
@@ -26,12 +26,16 @@ export interface MenuActionNode {
   readonly audiences: readonly (readonly string[])[];
 }
 
+declare const known: unique symbol;
+
 /**
  * All pages and menus of one website, checked. Made by `defineSite`; never changes.
  *
  * @typeParam Definition what it was made of, so that the compiler knows its ids and params
  */
-export interface Site<Definition extends SiteDefinition = SiteDefinition> {
+export interface Site<Definition extends SiteShape = SiteShape> {
+  /** Never there: it holds what the compiler knows of the definition. */
+  readonly [known]?: Definition;
   readonly name: string;
   readonly names: Texts;
   readonly origin: string | null;
@@ -53,7 +57,7 @@ export interface Site<Definition extends SiteDefinition = SiteDefinition> {
   /** What is advised against, but does not stop the site from working. */
   readonly problems: readonly Problem[];
   /** What the site was made of. */
-  readonly definition: Definition;
+  readonly definition: SiteDefinition;
   /** Every address, alias and old address, for each language. */
   readonly addresses: Readonly<Record<string, readonly Place[]>>;
   /** Finds the entry of an address, for each language. */

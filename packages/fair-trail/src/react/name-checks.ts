@@ -1,0 +1,99 @@
+import { useEffect } from 'react';
+import { everyEntry, everyMenuNode, nameWarning, type MenuItem, type Site, type WarningCode } from '../core/index.ts';
+import { logWarning } from '../dom/index.ts';
+import { isDevelopmentBuild } from './development-build.ts';
+import { useSurroundings } from './trail-context.ts';
+
+/** What a name in a property may stand for, and the warning for one that does not exist. */
+const kinds = {
+  menu: { code: 'menu-unknown', namesIn: (site) => [...site.menus.keys()] },
+  entry: { code: 'entry-unknown', namesIn: (site) => [...everyEntry(site.entries)].map(({ id }) => id) },
+  records: { code: 'records-unknown', namesIn: recordsIn },
+  audience: { code: 'audience-unknown', namesIn: audiencesIn },
+} as const satisfies Readonly<
+  Record<string, { readonly code: WarningCode; readonly namesIn: (site: Site) => readonly string[] }>
+>;
+
+export interface UsedName {
+  readonly kind: keyof typeof kinds;
+  readonly property: string;
+  readonly name: string;
+}
+
+/** The names in a property: one, several, or the keys of an object. */
+export function namesIn(
+  kind: UsedName['kind'],
+  property: string,
+  value: string | readonly string[] | object | null | undefined,
+): readonly UsedName[] {
+  if (value === null || value === undefined) return [];
+  const names = typeof value === 'string' ? [value] : Array.isArray(value) ? (value as string[]) : Object.keys(value);
+  return names.map((name) => ({ kind, property, name }));
+}
+
+/** What has been reported of each site: a component that is drawn a hundred times says it once. */
+const reported = new WeakMap<Site, Set<string>>();
+
+function isNew(site: Site, key: string): boolean {
+  const keys = reported.get(site) ?? new Set();
+  reported.set(site, keys);
+  return keys.size < keys.add(key).size;
+}
+
+function useReportedNames(component: string, used: readonly UsedName[]): void {
+  const { site, warn = logWarning } = useSurroundings();
+  useEffect(() => {
+    for (const { kind, property, name } of used) {
+      const { code, namesIn: known } = kinds[kind];
+      const names = known(site);
+      // Every audience is known only where the site lists them: else a name that is like none is the app's own affair.
+      if (names.includes(name)) continue;
+      const found = nameWarning(code, name, `${component}, property "${property}"`, names);
+      const isSure = kind !== 'audience' || site.audiences !== null || found.remedy.startsWith('Did you mean');
+      if (isSure && isNew(site, `${component} ${property} ${name}`)) warn(found);
+    }
+  });
+}
+
+/** In development, reports names in the properties of a component that the site does not have. */
+export const useNameChecks: typeof useReportedNames = isDevelopmentBuild ? useReportedNames : () => undefined;
+
+function useReportedIcons(
+  component: string,
+  items: readonly MenuItem[],
+  icon: ((name: string) => unknown) | undefined,
+): void {
+  const { site, warn = logWarning } = useSurroundings();
+  useEffect(() => {
+    if (!icon) return;
+    for (const name of iconsOf(items)) {
+      const drawing = icon(name);
+      if (drawing !== null && drawing !== undefined && drawing !== false) continue;
+      if (isNew(site, `${component} icon ${name}`)) {
+        warn(nameWarning('icon-unknown', name, `${component}, property "icon"`, []));
+      }
+    }
+  }, [component, items, icon, site, warn]);
+}
+
+/** In development, reports icons of a menu that the app draws nothing for. */
+export const useIconChecks: typeof useReportedIcons = isDevelopmentBuild ? useReportedIcons : () => undefined;
+
+function* iconsOf(items: readonly MenuItem[]): Generator<string, void, undefined> {
+  for (const { icon, entry, items: below } of items) {
+    if (icon !== null) yield icon;
+    if (entry?.currentIcon) yield entry.currentIcon;
+    yield* iconsOf(below);
+  }
+}
+
+function recordsIn(site: Site): readonly string[] {
+  return [...everyEntry(site.entries)].flatMap(({ records }) => records ?? []);
+}
+
+function audiencesIn(site: Site): readonly string[] {
+  const nodes = [...site.menus.values()].flatMap((menu) => [...everyMenuNode(menu)]);
+  const actions = nodes.filter((node) => node.kind === 'action');
+  const used = [...everyEntry(site.entries), ...actions].flatMap(({ audiences }) => audiences.flat());
+  return [...new Set([...(site.audiences ?? []), ...used])];
+}
