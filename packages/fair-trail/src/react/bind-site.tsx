@@ -36,10 +36,16 @@ type MenuProps<Definition extends SiteShape, Usual extends string> =
 
 type ByEntry<Definition extends SiteShape, Value> = Readonly<Partial<Record<EntryId<Definition>, Value>>>;
 
-type IconProps<Definition extends SiteShape> = { readonly icon?: (name: IconName<Definition>) => ReactNode };
+interface IconProps<Definition extends SiteShape> {
+  readonly icon?: (name: IconName<Definition>) => ReactNode;
+}
 
+// An entry without params has the empty object type, and means it.
+/* eslint-disable @typescript-eslint/no-generated-empty-object-type */
 type ParamsProps<Params> =
   Record<never, never> extends Params ? { readonly params?: Params } : { readonly params: Params };
+
+/* eslint-enable @typescript-eslint/no-generated-empty-object-type */
 
 type Component<Props> = (props: Props) => ReactNode;
 

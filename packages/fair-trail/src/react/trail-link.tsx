@@ -8,6 +8,7 @@ import {
   samePosition,
   unknownPosition,
   warning,
+  type Site,
 } from '../core/index.ts';
 import { logWarning } from '../dom/index.ts';
 import { isDevelopmentBuild } from './development-build.ts';
@@ -38,7 +39,7 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
   const { site, records } = useSurroundings();
   const language = usePlace(({ position }) => position.language);
   const entry = site.entry(id);
-  const path = entry ? hrefOf(site, entry, params, language) : null;
+  const path = pathTo(site, id, language, params);
   const target = useMemo(() => (path === null ? unknownPosition(site) : locate(site, addressOf(path))), [site, path]);
   const isHere = usePlace(({ position }) => position.status === 'exact' && samePosition(position, target));
   useNameChecks('TrailLink', namesIn('entry', 'entry', id));
@@ -52,6 +53,11 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
   const address = path === null ? {} : { href: path + search + hash };
   return <PrintedLink attributes={{ ref, ...link, ...attributes, ...address, children: content }} />;
 });
+
+function pathTo(site: Site, id: string, language: string, params: TrailLinkProps['params']): string | null {
+  const entry = site.entry(id);
+  return entry ? hrefOf(site, entry, params, language) : null;
+}
 
 function useReportedAddress(id: string, isMissing: boolean): void {
   const { warn = logWarning } = useSurroundings();
