@@ -245,7 +245,7 @@ describe('at 320 px', () => {
 
   test('Tab passes what comes before the menu in its order, and Escape gives focus back', async () => {
     const visitor = (await open('/', 320)).by('keyboard');
-    for (const stop of ['Skip to content', 'Plan your crossing', 'Dismiss']) {
+    for (const stop of ['Skip to content', 'Plan your crossing', 'Dismiss notice']) {
       await visitor.key('Tab');
       await expect(visitor).toHaveFocusOn(stop);
     }
@@ -284,7 +284,7 @@ describe('the data desk', () => {
     await expect(annex).toMark('13 September');
     await visitor.reload();
     await expect(annex).toMark('13 September');
-    await visitor.press('Close');
+    await visitor.press('Close Autumn 2026');
     await expect.poll(() => visitor.menus()).not.toContain('Autumn 2026');
     await expect(visitor).toStandAt({ heading: 'Session of 13 September' });
     await visitor.back();
@@ -293,10 +293,10 @@ describe('the data desk', () => {
 
   test('stays as narrow as it was left', async () => {
     const visitor = await openDesk('/desk');
-    await visitor.press('Narrow to icons');
+    await visitor.press('Collapse sidebar');
     await visitor.reload();
     await expect(visitor.menu('Data desk')).toMark('Data desk');
-    await visitor.press('Widen to labels');
+    await visitor.press('Expand sidebar');
   });
 
   test('is behind a toggle of its own where room is short', async () => {

@@ -130,7 +130,7 @@ describe('a sheet on a disk', () => {
       }));
     expect(await root()).toEqual({ width: 320, direction: 'rtl', size: '24px', paper: 'rgb(27, 29, 24)' });
 
-    await page.getByRole('button', { name: 'As usual' }).focus();
+    await page.getByRole('button', { name: 'Reset' }).focus();
     await page.keyboard.press('Enter');
     await expect.poll(() => new URL(page.url()).search).toBe('');
     await page.getByRole('slider', { name: 'Width' }).focus();

@@ -6,6 +6,8 @@ export interface Wording {
   readonly menu: string;
   /** On the same button while a menu covers the screen. */
   readonly close: string;
+  /** The name of a button that closes a sidebar or an annex. `{label}` is what that is called. */
+  readonly closeItem: string;
   /** On the button that shows the items that do not fit. */
   readonly more: string;
   /** On the button that opens the panel of an item that is a page too. `{label}` is the item's. */
@@ -18,7 +20,7 @@ export interface Wording {
   readonly beside: string;
   /** The name of the sidebar's navigation landmark. */
   readonly sidebar: string;
-  /** On the button that narrows a sidebar to its icons. */
+  /** The name of the button that narrows a sidebar to its icons. */
   readonly narrow: string;
   /** On the same button while it is narrow. */
   readonly widen: string;
@@ -33,7 +35,7 @@ export interface Wording {
   readonly skipToContent: string;
   /** The name of a notice’s region. */
   readonly notice: string;
-  /** On the button that sends a notice away. */
+  /** The name of the button that sends a notice away. */
   readonly dismiss: string;
   /** The name of the footer’s navigation landmark. */
   readonly footerNavigation: string;
@@ -65,21 +67,22 @@ export const englishWording: Wording = {
   mainNavigation: 'Main',
   menu: 'Menu',
   close: 'Close',
+  closeItem: 'Close {label}',
   more: 'More',
   pagesIn: 'Pages in {label}',
   breadcrumbs: 'Breadcrumbs',
   unfold: 'Show {count} more steps',
-  beside: 'Beside {label}',
+  beside: 'Pages beside {label}',
   sidebar: 'Sidebar',
-  narrow: 'Narrow to icons',
-  widen: 'Widen to labels',
+  narrow: 'Collapse sidebar',
+  widen: 'Expand sidebar',
   filter: 'Filter by name',
   matches: '{count} pages match',
   match: '1 page matches',
   noMatch: 'Nothing matches',
   skipToContent: 'Skip to content',
   notice: 'Notice',
-  dismiss: 'Dismiss',
+  dismiss: 'Dismiss notice',
   footerNavigation: 'Footer',
   languages: 'Language',
   opensNewTab: 'opens in a new tab',

@@ -75,7 +75,8 @@ test('a panel of an item that stays hangs from it, and moves nothing', async () 
   mount(<SampleApp definition={definition} history={memoryHistory('/')} bar={{ whenNarrow: 'more' }} />);
   const trigger = page.getByRole('button', { name: 'Pages in Hides' });
   await expect.element(trigger).toBeVisible();
-  const boxes = () => [...document.querySelectorAll('.ft-bar, h1, .ft-link')].map((one) => one.getBoundingClientRect().top);
+  const boxes = () =>
+    [...document.querySelectorAll('.ft-bar, h1, .ft-link')].map((one) => one.getBoundingClientRect().top);
   const before = boxes().slice(0, 3);
   await trigger.click();
   const link = page.getByRole('link', { name: long('a').label });

@@ -6,7 +6,7 @@ import { nested } from '../testing/sites.ts';
 import { menuContract, menuPages } from '../testing/vitest.ts';
 import { Navbar, Stage, Trail } from './index.ts';
 import { mount, pagesOf } from './mount.samples.tsx';
-import type {} from '../testing/tap-command.ts';
+import type {} from '../testing/tap.ts';
 
 const site = defineSite({ ...nested, home: 'today' });
 const before = location.href;

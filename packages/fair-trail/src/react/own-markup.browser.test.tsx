@@ -107,10 +107,10 @@ test('a sidebar that the app arranges itself works where its parts stand', async
   await page.getByRole('searchbox').fill('garden');
   await expect.element(page.getByRole('link', { name: 'Garden nets' })).toBeVisible();
   await expect.element(page.getByRole('link', { name: 'Rota' })).not.toBeInTheDocument();
-  const rail = page.getByRole('button', { name: 'Narrow to icons' });
+  const rail = page.getByRole('button', { name: 'Collapse sidebar' });
   expect(navigation.element().getBoundingClientRect().bottom).toBeLessThanOrEqual(
     rail.element().getBoundingClientRect().top,
   );
   await rail.click();
-  await page.getByRole('button', { name: 'Widen to labels' }).click();
+  await page.getByRole('button', { name: 'Expand sidebar' }).click();
 });

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
 import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
@@ -11,9 +11,13 @@ import './mount.samples.tsx';
 
 const site = defineSite(desk);
 
+/** The strip has to fit into 320 px: else it scrolls to the marked item, as it should. */
+const narrowGutter = { '--ft-gutter': '0.5rem' } as CSSProperties;
+
 const withSidebar = (url = '/nets/garden') => (
   <Trail site={site} url={url}>
     <Layout
+      style={narrowGutter}
       sidebar={<Sidebar menu="desk" rail search annex={['spring']} icon={() => <svg width="20" height="20" />} />}
     >
       <TabLinks menu="desk" label="Beside each other" />

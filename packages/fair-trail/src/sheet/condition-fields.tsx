@@ -105,7 +105,7 @@ export function ConditionFields({ conditions, options, onChange, onReset }: Cond
         </fieldset>
       )}
       <button type="button" data-ft-button="plain" onClick={onReset}>
-        As usual
+        Reset
       </button>
     </form>
   );

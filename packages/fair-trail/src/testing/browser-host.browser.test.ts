@@ -75,3 +75,15 @@ describe('the contract of a menu sees a fault that was put in', () => {
     expect(await brokenPromises(part, broken)).not.toEqual([]);
   });
 });
+
+describe('a text size', () => {
+  test('is that of the page for as long as the test lasts', async () => {
+    const visitor = await showSubject('/');
+    await visitor.at({ textSize: 200 });
+    expect(getComputedStyle(document.documentElement).fontSize).toBe('32px');
+  });
+
+  test('is not that of the next test', () => {
+    expect(getComputedStyle(document.documentElement).fontSize).toBe('16px');
+  });
+});

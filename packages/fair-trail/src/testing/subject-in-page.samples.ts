@@ -1,5 +1,5 @@
 import { commands, page, userEvent } from 'vitest/browser';
-import type {} from './tap-command.ts';
+import type {} from './tap.ts';
 import { browserHost, navigation, type Navigation, type NavigationOptions } from './index.ts';
 import { subjectBody, subjectScript, subjectStyle } from './subject.samples.ts';
 
@@ -32,7 +32,6 @@ export async function showSubject(
 export async function clearSubject(): Promise<void> {
   window.stopSubject?.();
   document.body.replaceChildren();
-  document.documentElement.removeAttribute('style');
   history.replaceState(null, '', first);
   await page.viewport(1280, 800);
 }

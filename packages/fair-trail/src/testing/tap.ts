@@ -1,3 +1,6 @@
+// For the declaration at the end.
+import type {} from 'vitest/browser';
+
 /** As much as is used of what a command of Vitest's browser mode is given. */
 interface CommandContext {
   readonly frame: () => Promise<{
@@ -11,4 +14,11 @@ interface CommandContext {
  */
 export async function tap(context: CommandContext, selector: string): Promise<void> {
   await (await context.frame()).locator(selector).tap();
+}
+
+declare module 'vitest/browser' {
+  interface BrowserCommands {
+    /** Taps what a selector finds: `tap` of `fair-trail/testing/tap`, given to Vitest as a command. */
+    tap: (selector: string) => Promise<void>;
+  }
 }

@@ -1,3 +1,9 @@
+import { afterEach } from 'vitest';
+import { restoreTextSizes } from './page/text-size.ts';
+
+// A page that is part of the test's own document would keep the text size for the tests that come after.
+afterEach(restoreTextSizes);
+
 export { judged } from './judged.ts';
 export { navigationMatchers, type NavigationMatchers } from './matchers.ts';
 export { registerContract, type DefinePart, type LeftOut, type StandsFor } from './contracts/contract.ts';

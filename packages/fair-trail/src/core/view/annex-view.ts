@@ -61,7 +61,7 @@ export function annexView(options: AnnexViewOptions): ViewElement {
     [
       element('div', { class: 'ft-annex-head' }, [
         title,
-        closeView('ft-annex-close', { type: 'close-annex' }, wording),
+        closeView('ft-annex-close', { type: 'close-annex' }, item.label, wording),
       ]),
       filter && filterView({ id: `${id}-filter`, filtered, wording }),
       treeView(item.items, of.id, tree),

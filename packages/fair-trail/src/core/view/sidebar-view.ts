@@ -91,7 +91,8 @@ function toggleView({ expanded, toggleLabel, wording }: SidebarViewOptions, pane
 function headView(options: SidebarViewOptions): ViewElement | null {
   const { search = null, rail = null, slots, wording, whenNarrow = 'cover', idPrefix } = options;
   const start = slots.start ? element('div', { class: 'ft-sidebar-start' }, [slot('start')], { key: 'start' }) : null;
-  const close = whenNarrow === 'cover' ? closeView('ft-sidebar-close', { type: 'close' }, wording) : null;
+  const close =
+    whenNarrow === 'cover' ? closeView('ft-sidebar-close', { type: 'close' }, options.label, wording) : null;
   const field = search && filterView({ id: `${idPrefix}-filter`, filtered: search.filtered, wording });
   const buttons = [rail === null ? null : railButtonView(rail === 'narrow', wording), close];
   const shown = [start, ...buttons, field].filter((part) => part !== null);

@@ -1,6 +1,6 @@
 import type { LeftOut } from './contract.ts';
 import { registerParts } from './contract-parts.ts';
-import { marks, names, panels } from './menu-parts-shown.ts';
+import { marks, names, panels, titles } from './menu-parts-shown.ts';
 import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
 import { endsOf, type MenuPart, type MenuSubject } from './menu-subject.ts';
 
@@ -8,6 +8,7 @@ import { endsOf, type MenuPart, type MenuSubject } from './menu-subject.ts';
 export const menuParts: readonly MenuPart[] = [
   names,
   marks,
+  titles,
   mouse,
   history,
   panels,

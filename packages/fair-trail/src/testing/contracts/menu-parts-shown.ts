@@ -2,6 +2,7 @@ import { expect } from 'vitest';
 import { NotJudged } from '../failures.ts';
 import { everyItem } from '../find.ts';
 import { pathOf } from '../path-of.ts';
+import { waitUntil } from '../waiting.ts';
 import { begin, opener, type MenuPart } from './menu-subject.ts';
 
 export const names: MenuPart = {
@@ -40,6 +41,35 @@ export const names: MenuPart = {
         for (const { way, address } of subject.pages) {
           const leads = await menu.address(...way);
           expect(leads === null ? null : pathOf(leads), `where “${way.join(' › ')}” leads`).toBe(address);
+        }
+      },
+    },
+  ],
+};
+
+export const titles: MenuPart = {
+  name: 'title and heading',
+  wcag: ['2.4.2', '2.4.6'],
+  clauses: [
+    {
+      name: 'every page has its title, no other page’s, and a first heading',
+      run: async (subject) => {
+        const taken = new Map<string, string>();
+        for (const { address, title, heading } of subject.pages) {
+          const page = await subject.open(address);
+          await expect(page).toStandAt({
+            ...(title !== undefined && { title }),
+            ...(heading !== undefined && { heading }),
+          });
+          const { answer: place } = await waitUntil(
+            () => page.place(),
+            (now) => now.heading !== null && now.title !== '',
+            page.patience,
+          );
+          expect(place.heading, `the first heading at ${address}`).not.toBeNull();
+          expect(place.title, `the title at ${address}`).not.toBe('');
+          expect(taken.get(place.title) ?? address, `the page with the title “${place.title}”`).toBe(address);
+          taken.set(place.title, address);
         }
       },
     },

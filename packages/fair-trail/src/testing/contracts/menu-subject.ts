@@ -1,5 +1,5 @@
 import { expect } from 'vitest';
-import { menuItems, type MenuItem, type Site, type Visit } from '../../core/index.ts';
+import { locate, menuItems, titleOf, type MenuItem, type Site, type Visit } from '../../core/index.ts';
 import type { Input } from '../host.ts';
 import { navigationMatchers } from '../matchers.ts';
 import type { Menu } from '../menu.ts';
@@ -15,6 +15,10 @@ export interface MenuPage {
   readonly way: readonly string[];
   /** Path and query. */
   readonly address: string;
+  /** The document's title there. Default: any, if it is no other page's. */
+  readonly title?: string;
+  /** The first heading there. Default: any. */
+  readonly heading?: string;
 }
 
 /** A menu of anybody's making, and how a test gets at it. */
@@ -35,13 +39,19 @@ export interface MenuSubject {
 /** Promises of a menu. */
 export type MenuPart = ContractPart<MenuSubject>;
 
-/** The pages of a menu of a site, as the site file has them. */
+/**
+ * The pages of a menu of a site, with the titles that the site file gives them. A test of these compares the page with the site
+ * file: an address that is wrong in the file is wrong in the test too.
+ */
 export function menuPages(site: Site, menu: string, visit: Visit = {}): readonly MenuPage[] {
   const pages: MenuPage[] = [];
   const collect = (items: readonly MenuItem[], above: readonly string[]) => {
     for (const { label, href, entry, items: below } of items) {
       const way = [...above, label];
-      if (href !== null && entry?.outside === false) pages.push({ way, address: href });
+      if (href !== null && entry?.outside === false) {
+        const title = titleOf(site, locate(site, href), '', visit.records);
+        pages.push({ way, address: href, title });
+      }
       collect(below, way);
     }
   };

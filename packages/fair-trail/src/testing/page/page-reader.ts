@@ -11,6 +11,7 @@ import { breadcrumbsOf, menusAndControls } from './menus.ts';
 import { linkOf } from './items.ts';
 import type { FocusReading, FoundReading, PageReading } from './reading.ts';
 import { isShown } from './shown.ts';
+import { setTextSize } from './text-size.ts';
 import { focusable } from './stops.ts';
 import { tablistsOf } from './tablists.ts';
 
@@ -125,7 +126,7 @@ export class DocumentReader implements PageReader {
   }
 
   setTextSize(percent: number): void {
-    this.#document.documentElement.style.fontSize = percent === 100 ? '' : `${percent}%`;
+    setTextSize(this.#document, percent);
   }
 
   document(): string {

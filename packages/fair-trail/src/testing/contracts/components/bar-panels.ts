@@ -1,5 +1,5 @@
 import { afterEach, expect, test } from 'vitest';
-import type {} from '../../tap-command.ts';
+import type {} from '../../tap.ts';
 import { commands, page, userEvent } from 'vitest/browser';
 import { link, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
 import { nested, summarized } from '../../sites.ts';

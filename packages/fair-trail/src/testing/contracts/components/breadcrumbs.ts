@@ -168,7 +168,7 @@ export function breadcrumbsContract(mount: MountBreadcrumbs, leftOut: LeftOut = 
 
       test('show what stands beside a step', async () => {
         mount({ url: '/log/seasons/autumn', siblings: true });
-        const beside = way.getByRole('button', { name: 'Beside Autumn migration 2026' });
+        const beside = way.getByRole('button', { name: 'Pages beside Autumn migration 2026' });
         await beside.click();
         await expect.element(link('Spring migration 2026')).toBeVisible();
         await expect.element(link('Autumn migration 2026')).toHaveAttribute('aria-current', 'page');
@@ -180,7 +180,7 @@ export function breadcrumbsContract(mount: MountBreadcrumbs, leftOut: LeftOut = 
         await expect.element(beside).toHaveFocus();
         await expect.element(link('Spring migration 2026')).not.toBeInTheDocument();
         await expect
-          .element(way.getByRole('button', { name: 'Beside Seasons of the observatory' }))
+          .element(way.getByRole('button', { name: 'Pages beside Seasons of the observatory' }))
           .not.toBeInTheDocument();
       });
 

@@ -34,7 +34,7 @@ const box = (selector: string) => document.querySelector(selector)?.getBoundingC
 /** What every notice does, whichever framework prints it. */
 export function noticeContract(mount: MountPage, leftOut: LeftOut = {}): void {
   const region = page.getByRole('region', { name: 'Notice' });
-  const dismiss = page.getByRole('button', { name: 'Dismiss' });
+  const dismiss = page.getByRole('button', { name: 'Dismiss notice' });
   const withNotice = (name: string): PageRequest => ({
     definition: bilingual,
     url: '/',

@@ -83,12 +83,12 @@ export function sidebarAnnexContract(mount: MountSidebar, leftOut: LeftOut = {})
         mount(request);
         await autumn.click();
         await expect.element(annex('Autumn')).toBeVisible();
-        await page.getByRole('button', { name: 'Narrow to icons' }).click();
+        await page.getByRole('button', { name: 'Collapse sidebar' }).click();
         await expect.element(annex('Autumn')).not.toBeInTheDocument();
         await autumn.click();
         await expect.element(annex('Autumn')).toBeVisible();
         expect(box(annex('Autumn')).left).toBeLessThan(120);
-        await page.getByRole('button', { name: 'Widen to labels' }).click();
+        await page.getByRole('button', { name: 'Expand sidebar' }).click();
         await expect.element(annex('Autumn')).not.toBeInTheDocument();
       });
 

@@ -10,8 +10,8 @@ export function sidebarRailContract(mount: MountSidebar, leftOut: LeftOut = {}):
 
   componentContract('a sidebar that narrows to icons', leftOut, (part) => {
     part('a rail', { wcag: ['1.4.13', '4.1.2'] }, () => {
-      const narrow = page.getByRole('button', { name: 'Narrow to icons' });
-      const widen = page.getByRole('button', { name: 'Widen to labels' });
+      const narrow = page.getByRole('button', { name: 'Collapse sidebar' });
+      const widen = page.getByRole('button', { name: 'Expand sidebar' });
       const tip = () => {
         const shown = [...document.querySelectorAll('[aria-hidden=true]')].find(
           (element) => getComputedStyle(element).position === 'fixed' && element.checkVisibility(),
