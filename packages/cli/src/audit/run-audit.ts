@@ -11,6 +11,7 @@ import { deadLinks, strayPages } from './look-back.ts';
 import type { Probe } from './probe.ts';
 import { Comparison, narrowMenuLacks, type Difference } from './probes/across.ts';
 import { deadLink } from './probes/links.ts';
+import { titleInSite } from './probes/site-map.ts';
 import { isInShard } from './shard.ts';
 import { Tried } from './tried.ts';
 import { usePage, type SharedByPages } from './use-page.ts';
@@ -28,6 +29,9 @@ export async function runIllustratedAudit(
   return new Audit(browser, settings).run();
 }
 
+/** How long is waited for a title that would be reported, in milliseconds: at first, and once some have stayed. */
+const [longWait, shortWait] = [2000, 200];
+
 class Audit {
   readonly #browser: Browser;
   readonly #settings: AuditSettings;
@@ -37,6 +41,8 @@ class Audit {
   readonly #known: KnownPages;
   readonly #pages: { url: string; title: string }[] = [];
   #visited = 0;
+  /** How many titles stayed as they were. */
+  #keptTitles = 0;
   readonly #tried = new Tried();
   readonly #windows = new Map<number, AuditWindow>();
   #links: LinkCheck | null = null;
@@ -141,6 +147,7 @@ class Audit {
     // A redirect to a page that is known, or that will be, shows nothing new.
     if (arrived !== url && this.#pages.some((page) => page.url === arrived)) return;
     this.#known.add(arrived);
+    await this.#waitForTitle(window, arrived);
     const report = await window.call('report', {});
     // A menu may be there at some widths alone.
     for (const link of report.menus.flatMap(({ links }) => links)) {
@@ -151,6 +158,30 @@ class Audit {
     if (!isOwn) return;
     if (isFirst) this.#pages.push({ url, title: report.title });
     await usePage({ shared: this.#shared(), window, url, report, loaded });
+  }
+
+  /**
+   * A page that is drawn late has its title late. One that would be reported is waited for; once such titles have stayed as
+   * they were, later pages get a shorter wait.
+   */
+  async #waitForTitle(window: AuditWindow, url: string): Promise<void> {
+    const isSuspect = (title: string) => {
+      const expected = this.#settings.site ? titleInSite(this.#settings.site, url) : null;
+      if (expected !== null) return title !== expected;
+      return title.trim() === '' || this.#pages.some((page) => page.title === title && page.url !== url);
+    };
+    const end = Date.now() + (this.#keptTitles > 2 ? shortWait : longWait);
+    let waited = false;
+    while (isSuspect(await window.page.title())) {
+      if (Date.now() > end) {
+        this.#keptTitles += 1;
+        return;
+      }
+      waited = true;
+      await window.page.waitForTimeout(50);
+    }
+    // The rest of the page comes with its title.
+    if (waited) await window.settle();
   }
 
   #shared(): SharedByPages {

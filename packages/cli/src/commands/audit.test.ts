@@ -301,6 +301,28 @@ test('a site is held against its site file', async () => {
   expect(rulesIn(sound)).toEqual([]);
 });
 
+test('a title that comes late is waited for before it is judged', async () => {
+  const site = defineSite({
+    name: 'Marram',
+    entries: [
+      { id: 'today', label: 'Today', href: '/' },
+      { id: 'hides', label: 'Hides', href: '/hides' },
+    ],
+    menus: { main: ['today', 'hides'] },
+  });
+  const late = (title: string) => {
+    const script = `<script>setTimeout(() => { document.title = '${title}'; }, 700)</script>`;
+    return document(`<nav><a href="/">Today</a><a href="/hides">Hides</a></nav>${script}`).replace('>Page<', '><');
+  };
+  const only = ['site-title-differs', 'page-without-title', 'titles-alike'];
+  const pages = { '/': late('Today · Marram'), '/hides': late('Hides · Marram') };
+  expect(rulesIn(await auditOf(pages, { site, only }))).toEqual([]);
+  expect(rulesIn(await auditOf(pages, { only }))).toEqual([]);
+  // And one that never comes is reported still.
+  const never = { ...pages, '/hides': late('').replace('700', '99999') };
+  expect(rulesIn(await auditOf(never, { only }))).toEqual(['page-without-title']);
+});
+
 test('what is in a frame of the same origin is read', async () => {
   const report = await auditOf(
     { '/': document('<iframe src="/frame"></iframe>'), '/frame': document('<nav><a href="/x"></a></nav>') },

@@ -193,6 +193,9 @@ describe('a folder of pages', () => {
     expect([definition.name, definition.language]).toEqual(['Marram Handbook', 'en']);
     expect(JSON.stringify(definition)).toContain('"movedFrom":["/old.html"]');
     expect(JSON.stringify(definition)).toContain('"aliases":["/alias.html"]');
+    // An index page is found under its own name too.
+    expect(JSON.stringify(definition)).toContain('"href":"/","aliases":["/index.html"]');
+    expect(JSON.stringify(definition)).toContain('"href":"/guide/","aliases":["/guide/index.html"]');
     expect(guesses).toMatch(/"Marram" is taken off the titles/u);
     expect(guesses).toMatch(/The label "Untitled page" of \/untitled-page\.html is from its address/u);
   });

@@ -42,6 +42,14 @@ test('a site that is as it says: nothing to tell, and exit code 0', () => {
   expect(stdout).toMatch(/^2 pages: all as the site file says, in \d+ checks\.\n$/u);
 });
 
+test('records that were not given are named before the walk', () => {
+  const entries = [...subjectSite.entries, { id: 'bird', label: '{slug}', href: '/birds/:slug', records: 'birds' }];
+  const withRecords = write('with-records.json', JSON.stringify({ ...subjectSite, entries }));
+  const { status, stderr } = run('walk', withRecords, '--only', 'today', '--against', sound, '--by', 'mouse');
+  expect(stderr).toBe('advice: no records were given for "birds": their pages are not walked. Give --records FILE.\n');
+  expect(status).toBe(0);
+});
+
 test('a site that is not: where, what, which side, and what to do, and exit code 1', () => {
   const { status, stdout } = walk('--against', broken, '--by', 'mouse');
   expect(status).toBe(1);

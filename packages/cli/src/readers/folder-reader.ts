@@ -32,7 +32,13 @@ export function readFolder(folder: string, progress: (done: number, all: number)
   const facts = files.map((file, index) => {
     progress(index, files.length);
     const text = readLoosely(path.join(folder, file.place));
-    return { pathname: pathnameOf(file.place), aliases: file.others.map(pathnameOf), facts: readPageFacts(text) };
+    const pathname = pathnameOf(file.place);
+    // A server answers for an index page under its own name too.
+    const names = [file.place, ...file.others];
+    const aliases = [...new Set([...names.map(encodedPath), ...names.map(pathnameOf)])].filter(
+      (one) => one !== pathname,
+    );
+    return { pathname, aliases, facts: readPageFacts(text) };
   });
   const pages = labelled(
     facts.filter((one) => one.facts.redirect === null),
@@ -113,9 +119,12 @@ function readLoosely(file: string): string {
   }
 }
 
+function encodedPath(file: string): string {
+  return `/${file.split('/').map(encodeURIComponent).join('/')}`;
+}
+
 function pathnameOf(file: string): string {
-  const encoded = `/${file.split('/').map(encodeURIComponent).join('/')}`;
-  return encoded.replace(/\/index\.x?html?$/iu, '/');
+  return encodedPath(file).replace(/\/index\.x?html?$/iu, '/');
 }
 
 interface ReadPage {

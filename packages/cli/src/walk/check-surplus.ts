@@ -2,10 +2,10 @@ import { locate, mayAccess } from 'fair-trail';
 import type { PageReading } from 'fair-trail/testing';
 import type { Held } from './check-page.ts';
 import { linksByKey } from './site-menus.ts';
-import { pathOf, type Visitor } from './stops.ts';
+import { isWithoutRecords, pathOf, type Visitor } from './stops.ts';
 
 /** What the menus of a page offer that is not in them in the site file. */
-export function checkSurplus({ site, menus, notes }: Held, { audience }: Visitor, reading: PageReading): void {
+export function checkSurplus({ site, menus, notes }: Held, { audience, records }: Visitor, reading: PageReading): void {
   const { origin } = new URL(reading.url);
   for (const menu of reading.menus) {
     const name = menus.nameOf(menu);
@@ -17,6 +17,8 @@ export function checkSurplus({ site, menus, notes }: Held, { audience }: Visitor
       const isPrivate = entry !== null && mayAccess(entry, audience) !== true;
       const message = `“${item.name}” leads to ${pathOf(item.link.href)}.`;
       if (isPrivate) notes.fault(null, { code: 'private-shown', blame: 'page', menu: name, message });
+      // A record that the walk does not know: its entry is listed among what is not walked.
+      else if (entry && isWithoutRecords(entry, records)) continue;
       else notes.fault(null, { code: 'not-in-site-file', blame: 'unclear', menu: name, message });
     }
   }

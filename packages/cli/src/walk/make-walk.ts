@@ -2,6 +2,7 @@ import { defineSite, everyEntry, hrefOf, type Site } from 'fair-trail';
 import { withBrowser, withServed } from '../browser/with-browser.ts';
 import { Failure } from '../failure.ts';
 import { adviseAudiences } from '../input/advise-audiences.ts';
+import { adviseRecords } from '../input/advise-records.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
@@ -43,6 +44,7 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
   refuseUnknownLanguage(site, language);
   adviseAudiences(site, audience);
   const records = options.records === undefined ? {} : readRecords(options.records);
+  adviseRecords(site, records);
   // Before what takes long, rather than after it.
   const outputs = [out, write].filter((path) => path !== undefined).map((path) => ({ path }));
   refusePlaces(outputs, options.force ?? false);

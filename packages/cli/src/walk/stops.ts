@@ -126,6 +126,11 @@ function reasonToLeaveOut(site: Site, entry: Entry, { audience, records }: Visit
   return `Its address has params, and no records were given for it: give --records with a list “${entry.records}”.`;
 }
 
+/** Whether an entry has its pages from a list of records that is not known. */
+export function isWithoutRecords({ records: name }: Entry, records: SiteRecords): boolean {
+  return name !== null && !Object.hasOwn(records, name);
+}
+
 /** The params of each page of an entry: those of its records, and none for the page that needs none. */
 function paramsOf(site: Site, entry: Entry, records: SiteRecords): readonly Readonly<Record<string, string>>[] {
   const list = entry.records !== null && Object.hasOwn(records, entry.records) ? records[entry.records] : undefined;

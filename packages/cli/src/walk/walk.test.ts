@@ -103,6 +103,17 @@ test('a sound site is as its site file says, by mouse and by keyboard', async ()
   expect(report.notJudged).toEqual([]);
 });
 
+test('records that the walk was not told of are not walked, and no faults', async () => {
+  const [today, hides, ...others] = subjectSite.entries;
+  const below = [{ id: 'hide', label: '{slug}', href: '/hides/:slug', records: 'hides' }];
+  const definition = { ...subjectSite, entries: [today, { ...hides, entries: below }, ...others] } as SiteDefinition;
+  const report = await walk(sound(subjectDocument()), { definition });
+  expect(told(report)).toEqual([]);
+  expect(report.notJudged.map(({ entry, reason }) => [entry, reason])).toEqual([
+    ['hide', 'Its address has params, and no records were given for it: give --records with a list “hides”.'],
+  ]);
+});
+
 describe('faults in pages are found, and blamed on the pages', () => {
   /** Faults of a menu that only its contract can see: nobody who walks presses Escape, looks at a name, or is narrow. */
   const unseen = new Set([

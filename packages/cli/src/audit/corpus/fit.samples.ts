@@ -5,10 +5,26 @@ const row = '.row { display: flex; gap: 1rem; list-style: none; margin: 0; paddi
 const many = ['Today', 'Species', 'Hides', 'Ringing log', 'Tide tables', 'Visits', 'Support us', 'About']
   .map((label) => `<li><a href="/?${label.length}${label[0] ?? ''}">${label}</a></li>`)
   .join('');
-const pages = (first: string, second: string, titles = ['Today · Marram Point', 'Hides · Marram Point']) => ({
-  '/': samplePage(first, row, titles[0]),
-  '/hides': samplePage(second, row, titles[1]),
-});
+const pages = (
+  first: string,
+  second: string,
+  titles = ['Today · Marram Point', 'Hides · Marram Point'],
+  narrowStyle = '',
+) => {
+  const style = `${row} @media (max-width: 600px) { #s:not(.open) { display: none } ${narrowStyle} } @media (min-width: 601px) { #b { display: none } }`;
+  return { '/': samplePage(first, style, titles[0]), '/hides': samplePage(second, style, titles[1]) };
+};
+const sidebar = (isOpen: boolean) => `
+  <button id="b" aria-expanded="false" aria-controls="s">Menu</button>
+  <nav id="s" aria-label="Main"><ul>
+    <li><a href="/">Today</a></li>
+    <li><button id="o" aria-expanded="${isOpen}" aria-controls="g">Watch</button>
+      <ul id="g"${isOpen ? '' : ' hidden'}><li><a href="/hides">Hides</a></li><li><a href="/?nets">Nets</a></li></ul></li>
+  </ul></nav>
+  <script>
+    b.onclick = () => b.setAttribute('aria-expanded', String(s.classList.toggle('open')));
+    o.onclick = () => { g.hidden = !g.hidden; o.setAttribute('aria-expanded', String(!g.hidden)); };
+  </script>`;
 const header = (list: string) => `<header><nav aria-label="Main"><ul class="row">${list}</ul></nav></header>`;
 const three = [
   '<li><a href="/">Today</a></li>',
@@ -131,6 +147,14 @@ export const fitTwins: readonly SiteTwins[] = [
       `<header><button id="b" aria-expanded="false">Menu</button><nav id="m"><ul>${items}</ul></nav></header>${content}<script>b.onclick = () => { m.classList.toggle('open'); b.setAttribute('aria-expanded', String(m.classList.contains('open'))); };</script>`,
       '#b { display: none } @media (max-width: 600px) { #b { display: block } #m:not(.open) { display: none } }',
     ),
+    widths: [320, 800],
+  },
+  {
+    rule: 'narrow-menu-lacks',
+    pages: 2,
+    style: 'a sidebar behind a button, with a group that is open on its own pages alone',
+    broken: pages(sidebar(false) + content, sidebar(true) + content, undefined, '#g li + li { display: none }'),
+    sound: pages(sidebar(false) + content, sidebar(true) + content),
     widths: [320, 800],
   },
   {

@@ -122,7 +122,8 @@ export class Comparison {
     return known;
   }
 
-  #remember({ menus }: PageReport, page: string, width: number): void {
+  #remember({ menus, folded }: PageReport, page: string, width: number): void {
+    for (const address of folded) this.#reachableAt(width).add(address);
     const drawn = this.#drawn.get(width) ?? new Map<string, { readonly page: string; readonly link: FoundLink }>();
     this.#drawn.set(width, drawn);
     for (const { links, role } of menus) {

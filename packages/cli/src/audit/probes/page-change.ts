@@ -1,3 +1,4 @@
+import type { Page } from 'playwright-core';
 import { isSamePage, type PageReport } from 'fair-trail/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
@@ -101,11 +102,24 @@ async function attempt(used: UsedPage): Promise<void> {
     await used.tell(addressStays, link, { state: 'after a page change' });
     return;
   }
-  if (after.title === before.title) await used.tell(titleStays, link, { state: 'after a page change' });
+  if (after.title === before.title && !(await isTitledLate(page, before.title))) {
+    await used.tell(titleStays, link, { state: 'after a page change' });
+  }
   await tellUntold(used, link, after.announced);
   await tellMark(used, link, before.url);
   await goBack(used, link, before);
   await loadAnew(used, link, after);
+}
+
+/** How long is waited for a title that comes later than the page, in milliseconds. */
+const titleWait = 1500;
+
+async function isTitledLate(page: Page, title: string): Promise<boolean> {
+  const isOther = page.waitForFunction((last) => document.title !== last, title, { timeout: titleWait });
+  return isOther.then(
+    () => true,
+    () => false,
+  );
 }
 
 async function chosenLink(used: UsedPage, from: string): Promise<PageReport['menus'][number]['links'][number] | null> {

@@ -71,8 +71,8 @@ export function* againstSite(site: Site, report: PageReport, page: string, width
   const { origin } = new URL(page);
   const position = locate(site, new URL(page));
   if (position.status === 'unknown') return;
-  if (position.status === 'exact' && position.entry?.records === null) {
-    const expected = titleOf(site, position, report.title);
+  const expected = titleInSite(site, page);
+  if (expected !== null) {
     const place = { selector: 'head > title', html: `<title>${report.title}</title>` };
     const message = `It is “${report.title}”; the site file says “${expected}”.`;
     if (expected !== report.title) yield { probe: siteTitleDiffers, page, width, place, message };
@@ -97,6 +97,12 @@ export function* againstSite(site: Site, report: PageReport, page: string, width
       yield { probe: siteMarkDiffers, page, width, place: first.link, message };
     }
   }
+}
+
+/** The title that a site file gives the page at an address; null where it gives none, or a record does. */
+export function titleInSite(site: Site, url: string): string | null {
+  const position = locate(site, new URL(url));
+  return position.status === 'exact' && position.entry?.records === null ? titleOf(site, position, '') : null;
 }
 
 /** The addresses of the pages that a site file names, as far as they are to be written without records. */

@@ -24,7 +24,7 @@ export function toText(report: WalkReport): string {
   });
   return [
     ...groups,
-    ...(skipped.length > 0 ? [['Not judged, which is no pass:', ...skipped].join('\n')] : []),
+    ...(skipped.length > 0 ? [['Not walked, or not judged (neither passed nor failed):', ...skipped].join('\n')] : []),
     verdict(report),
   ].join('\n\n');
 }

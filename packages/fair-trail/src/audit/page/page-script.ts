@@ -11,6 +11,7 @@ import { doubleText, movements, spaceText } from './conditions.ts';
 import { elementAt } from './elements.ts';
 import { fingerprintOf } from './fingerprint.ts';
 import { coverOf, focused, focusOn, leaveFocus, unreached } from './focus.ts';
+import { foldedLinks } from './folded-links.ts';
 import { hoverTriggers, type HoverTrigger } from './hover.ts';
 import { cutLabels, overlaps, sticksOut } from './labels.ts';
 import { menusOf, type FoundMenu } from './menus.ts';
@@ -26,6 +27,8 @@ export interface PageReport extends AuditAnswer {
   readonly title: string;
   readonly heading: string;
   readonly menus: readonly FoundMenu[];
+  /** Where links of menus lead that are hidden behind controls which say that they open something. */
+  readonly folded: readonly string[];
   /** Where every other link of the page leads, and what it is called. */
   readonly others: readonly { readonly href: string; readonly label: string }[];
   readonly toggles: readonly FoundToggle[];
@@ -47,6 +50,7 @@ function reportOf(options: AuditOptions): PageReport {
     title: document.title,
     heading: (document.querySelector('main h1, h1')?.textContent ?? '').replaceAll(/\s+/gu, ' ').trim(),
     menus: menusOf(navigations),
+    folded: foldedLinks(navigations),
     others: linksIn(document)
       .slice(0, mostOthers)
       .map((link) => ({ href: link.href, label: link.textContent.trim() })),

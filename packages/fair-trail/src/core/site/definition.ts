@@ -46,6 +46,8 @@ export interface EntryDefinition {
   readonly flex?: string;
   /** False leaves the entry out of the breadcrumbs of what is below it. Default: true. */
   readonly breadcrumb?: boolean;
+  /** False says that the entry is in no menu on purpose: pages link to it. Default: true. */
+  readonly listed?: boolean;
   /** The name of the list that gives this entry its pages at run time. The `href` must have params. */
   readonly records?: string;
   /** The entries below this one. */

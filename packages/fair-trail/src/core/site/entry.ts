@@ -33,6 +33,8 @@ export interface Entry {
   readonly priority: number;
   readonly flex: string | null;
   readonly breadcrumb: boolean;
+  /** False where it is in no menu on purpose. */
+  readonly listed: boolean;
   readonly records: string | null;
   readonly parent: Entry | null;
   readonly entries: readonly Entry[];

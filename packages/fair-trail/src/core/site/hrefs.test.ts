@@ -29,7 +29,7 @@ describe('the address of an entry', () => {
   });
 
   test.each<[string, Record<string, string>, RegExp]>([
-    ['nowhere', {}, /No entry has the id "nowhere"/u],
+    ['nowhere', {}, /no entry with the id "nowhere"/u],
     ['practical', {}, /"practical" is a group/u],
     ['species-page', {}, /give "slug"/u],
     ['species-page', { slug: '' }, /none of them empty/u],

@@ -150,7 +150,7 @@ const catalogue = {
   ),
   'unreachable-entry': advisory(
     ({ value }) => `No menu has the entry "${value}", nor any entry above it.`,
-    () => 'Name it, or a section above it, in a menu.',
+    () => 'Name it, or a section above it, in a menu; or give it "listed": false where only pages link to it.',
   ),
   'menu-too-long': advisory(
     ({ value, expected }) => `This list has ${value} items; more than ${expected} are hard to use.`,

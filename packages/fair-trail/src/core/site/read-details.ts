@@ -37,6 +37,7 @@ export const detailFields = [
   'priority',
   'flex',
   'breadcrumb',
+  'listed',
   'records',
 ] as const;
 
@@ -53,6 +54,7 @@ export interface Details extends Pick<
   | 'priority'
   | 'flex'
   | 'breadcrumb'
+  | 'listed'
   | 'records'
 > {
   readonly audience: readonly string[] | null;
@@ -73,6 +75,7 @@ const noDetails: Details = {
   priority: 0,
   flex: null,
   breadcrumb: true,
+  listed: true,
   records: null,
 };
 
@@ -100,6 +103,7 @@ export function readDetails(
     priority: optional('priority', readNumber) ?? 0,
     flex: optional('flex', readFlexField),
     breadcrumb: optional('breadcrumb', readBoolean) ?? true,
+    listed: optional('listed', readBoolean) ?? true,
     records: optional('records', named('the name of records')),
   };
 }

@@ -107,6 +107,7 @@ class EntryReader implements EntryIndex {
       priority: details.priority,
       flex: details.flex,
       breadcrumb: details.breadcrumb,
+      listed: details.listed,
       records: details.records,
       parent,
       entries: children,

@@ -82,3 +82,21 @@ describe('comparing two versions', () => {
     expect(compare([renamed, ...rest])).toEqual(['added front', 'removed today']);
   });
 });
+
+test('an entry that is in no menu on purpose is no advice, nor is what is below it', () => {
+  const below = [{ id: 'c', label: 'C', href: '/b/c' }];
+  const b = { id: 'b', label: 'B', href: '/b', entries: below };
+  const site = (listed?: boolean) =>
+    defineSite({
+      name: 'x',
+      entries: [
+        { id: 'a', label: 'A', href: '/' },
+        { ...b, ...(listed !== undefined && { listed }) },
+      ],
+      menus: { main: ['a'] },
+    });
+  const codes = (listed?: boolean) => reviewSite(site(listed)).map(({ code }) => code);
+  expect(codes()).toEqual(['unreachable-entry']);
+  expect(codes(false)).toEqual([]);
+  expect(codes(true)).toEqual(['unreachable-entry']);
+});

@@ -105,7 +105,8 @@ function unreachable(site: Site, entries: readonly Entry[]): Problem[] {
   if (site.menus.size === 0) return [];
   const nodes = [...site.menus.values()].flatMap((menu) => [...everyMenuNode(menu)]);
   const listed = new Set(nodes.flatMap((node) => (node.kind === 'entry' ? [node.entry] : [])));
-  const isReached = (entry: Entry | null): boolean => entry !== null && (listed.has(entry) || isReached(entry.parent));
+  const isReached = (entry: Entry | null): boolean =>
+    entry !== null && (!entry.listed || listed.has(entry) || isReached(entry.parent));
   return entries.flatMap((entry) => {
     // Of a whole part that nothing reaches, its top says enough.
     if (entry === site.home || isReached(entry) || (entry.parent && !isReached(entry.parent))) return [];
