@@ -18,6 +18,7 @@ const withBrowser = [
   'packages/cli/src/audit/**/*.test.ts',
   'packages/cli/src/walk/{walk,example}.test.ts',
   'packages/fair-trail/src/testing/playwright-host.test.ts',
+  'tests/packages.test.ts',
 ];
 
 export default defineConfig({

@@ -21,6 +21,8 @@ try {
         root: folder,
         configFile: false,
         logLevel: 'error',
+        // As in an app: a library's own build would leave that to the app.
+        define: { 'process.env.NODE_ENV': '"production"' },
         build: {
           write: false,
           minify: true,

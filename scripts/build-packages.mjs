@@ -1,14 +1,25 @@
 /** Builds the library and the command: types and modules by the compiler, then the stylesheets. */
-import { cpSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'vite';
 import { barRoomCss } from './bar-room-css.mjs';
 import { root, runTool } from './run.mjs';
 
+// A package that is published holds nothing of what its sources were once.
+if (process.argv.includes('--clean')) {
+  for (const name of ['fair-trail', 'cli'])
+    rmSync(path.join(root, 'packages', name, 'dist'), { recursive: true, force: true });
+}
+
 runTool('typescript/bin/tsc', ['--build']);
 
 const library = path.join(root, 'packages/fair-trail');
+
+/** "use client" is for React's server components; a script that runs in the browser as it is needs no such word. */
+const onLog = (level, log, handle) => {
+  if (log.code !== 'MODULE_LEVEL_DIRECTIVE') handle(level, log);
+};
 const { rungs } = await import(pathToFileURL(path.join(library, 'dist/core/layout/room.js')).href);
 const { readTokens, tokensCss } = await import(pathToFileURL(path.join(library, 'dist/core/color/index.js')).href);
 const tokens = readTokens(JSON.parse(readFileSync(path.join(library, 'tokens.json'), 'utf8')), {});
@@ -19,6 +30,22 @@ const styles = path.join(library, 'dist/styles');
 mkdirSync(styles, { recursive: true });
 writeFileSync(path.join(library, 'src/styles/bar-room.css'), barRoomCss(rungs));
 cpSync(path.join(library, 'src/styles'), styles, { recursive: true });
+
+// All of them as one file, for pages that load one.
+await build({
+  configFile: false,
+  logLevel: 'warn',
+  root: library,
+  build: {
+    outDir: path.join(library, 'dist'),
+    emptyOutDir: false,
+    cssMinify: true,
+    rolldownOptions: {
+      input: { styles: path.join(library, 'src/styles/index.css') },
+      output: { assetFileNames: '[name].css' },
+    },
+  },
+});
 
 // For the document's head, where a module would come too late: a script of one file that waits for nothing.
 await build({
@@ -37,6 +64,8 @@ await build({
   },
 });
 
+writeFileSync(path.join(library, 'dist/early.d.ts'), '/** Runs as it is loaded, and exports nothing. */\nexport {};\n');
+
 // The sheet that the command writes: one script with all that it needs, since a page on a disk can load no modules, and
 // the styles of the specimens as one file, since a constructed stylesheet can import none.
 const sheet = path.join(root, 'packages/cli/dist/sheet-page');
@@ -54,6 +83,7 @@ await build({
       name: 'fairTrailSheetPage',
       fileName: () => 'sheet.js',
     },
+    rolldownOptions: { onLog },
   },
 });
 await build({

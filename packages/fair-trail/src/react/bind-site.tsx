@@ -13,17 +13,17 @@ import type {
   Site,
   SiteShape,
 } from '../core/index.ts';
-import { Breadcrumbs } from './breadcrumbs.tsx';
-import { useCurrentEntry, type CurrentEntry } from './current-entry.ts';
-import { FooterNav } from './footer-nav.tsx';
-import { Navbar } from './navbar.tsx';
+import type { Breadcrumbs } from './breadcrumbs.tsx';
+import type { CurrentEntry, useCurrentEntry } from './current-entry.ts';
+import type { FooterNav } from './footer-nav.tsx';
+import type { Navbar } from './navbar.tsx';
 import type { StageLayout } from './page.ts';
-import { Sidebar } from './sidebar.tsx';
+import type { Sidebar } from './sidebar.tsx';
 import type { StagePages } from './stage-content.ts';
-import { Stage } from './stage.tsx';
-import { TabLinks } from './tab-links.tsx';
-import { TrailLink, type TrailLinkProps } from './trail-link.tsx';
-import { Trail, type TrailProps } from './trail.tsx';
+import type { Stage } from './stage.tsx';
+import type { TabLinks } from './tab-links.tsx';
+import type { TrailLink, TrailLinkProps } from './trail-link.tsx';
+import type { Trail, TrailProps } from './trail.tsx';
 
 /** The properties of a component, some of them with narrower types. */
 type Bound<Component extends ElementType, Own> = Omit<ComponentProps<Component>, keyof Own> & Own;
@@ -99,27 +99,39 @@ export interface SiteComponents<Definition extends SiteShape> {
   ) => CurrentEntry<EntryParams<Definition, Id>> | null;
 }
 
+/** The components and hooks that can be bound. */
+export interface BindableComponents {
+  readonly Trail: typeof Trail;
+  readonly Navbar: typeof Navbar;
+  readonly Sidebar: typeof Sidebar;
+  readonly FooterNav: typeof FooterNav;
+  readonly TabLinks: typeof TabLinks;
+  readonly Breadcrumbs: typeof Breadcrumbs;
+  readonly Stage: typeof Stage;
+  readonly TrailLink: typeof TrailLink;
+  readonly useCurrentEntry: typeof useCurrentEntry;
+}
+
 /**
- * Binds the components to a site, once for the whole app: `Trail` needs no `site` any more, and the compiler knows the
- * site's menus, entries, params, audiences, icons and actions.
+ * Binds components to a site, once for the whole app: `Trail` needs no `site` any more, and the compiler knows the site's
+ * menus, entries, params, audiences, icons and actions.
  *
- * @param site as `defineSite` returns it for a definition in TypeScript, or for a JSON file with declarations
+ * @param site as `defineSite` returns it: all names are known of a definition in TypeScript, or of a JSON file with
+ *   declarations; of an imported JSON file without them, the names of menus
+ * @param components those that the app uses; what is not among them is no part of the app
+ * @returns the same components, with narrower types
  * @example
- * export const { Trail, Navbar, Stage, TrailLink } = bindSite(site);
+ * export const navigation = bindSite(site, { Trail, Navbar, Stage, TrailLink });
  */
-export function bindSite<Definition extends SiteShape>(site: Site<Definition>): SiteComponents<Definition> {
-  const BoundTrail = (props: Omit<TrailProps, 'site'>) => <Trail {...props} site={site} />;
-  const components = {
-    Trail: BoundTrail,
-    Navbar,
-    Sidebar,
-    FooterNav,
-    TabLinks,
-    Breadcrumbs,
-    Stage,
-    TrailLink,
-    useCurrentEntry,
+export function bindSite<Definition extends SiteShape, Components extends Partial<BindableComponents>>(
+  site: Site<Definition>,
+  components: Components,
+): Pick<SiteComponents<Definition>, keyof Components & keyof BindableComponents> {
+  const { Trail: OwnTrail } = components;
+  const bound = {
+    ...components,
+    ...(OwnTrail && { Trail: (props: Omit<TrailProps, 'site'>) => <OwnTrail {...props} site={site} /> }),
   };
   // They are the same components: only what the compiler knows of their properties is more.
-  return components as unknown as SiteComponents<Definition>;
+  return bound as unknown as Pick<SiteComponents<Definition>, keyof Components & keyof BindableComponents>;
 }

@@ -1,5 +1,8 @@
+// For React's server components: what is exported here runs in the browser too, and holds state.
+'use client';
+
 export { Trail, type TrailProps } from './trail.tsx';
-export { bindSite, type SiteComponents } from './bind-site.tsx';
+export { bindSite, type BindableComponents, type SiteComponents } from './bind-site.tsx';
 export { useCurrentEntry, type CurrentEntry } from './current-entry.ts';
 export { usePosition, useSite, useTrail, type TrailContext } from './trail-context.ts';
 export type { LinkSlot, LinkSlotProps } from './links.tsx';

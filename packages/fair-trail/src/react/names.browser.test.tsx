@@ -13,6 +13,7 @@ import {
   TabLinks,
   Trail,
   TrailLink,
+  useCurrentEntry as useEntry,
 } from './index.ts';
 import { EchoPage, mount } from './mount.samples.tsx';
 
@@ -191,7 +192,7 @@ describe('a layout', () => {
 });
 
 test('bound to a site, names are checked by the compiler and components are the same', async () => {
-  const bound = bindSite(site());
+  const bound = bindSite(site(), { Trail, Navbar, Sidebar, FooterNav, TabLinks, Stage, TrailLink });
   const onAction = vi.fn<(action: 'sign-out') => void>();
   const right = (
     <bound.Trail url="/birds/curlew" audience={['ringer']} onAction={onAction} records={{ birds: [] }}>
@@ -233,7 +234,7 @@ test('bound to a site, names are checked by the compiler and components are the 
 });
 
 test('the entry of the page, its label, params and record', async () => {
-  const { Trail: BoundTrail, useCurrentEntry } = bindSite(site());
+  const { Trail: BoundTrail, useCurrentEntry } = bindSite(site(), { Trail, useCurrentEntry: useEntry });
   function Bird(): ReactNode {
     const bird = useCurrentEntry('bird');
     const slug: string | undefined = bird?.params.slug;

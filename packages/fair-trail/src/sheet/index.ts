@@ -1,3 +1,6 @@
+// For React's server components: what is exported here runs in the browser too, and holds state.
+'use client';
+
 export { Sheet, type SheetProps } from './sheet.tsx';
 export { ProblemList, type SheetProblem } from './problem-list.tsx';
 export { readConditions, usualConditions, writeConditions, type Conditions } from './conditions.ts';
