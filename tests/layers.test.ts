@@ -71,7 +71,7 @@ test('the files are found', () => {
 });
 
 test('nothing but what is for Vitest imports it, so that drivers run under any test runner', () => {
-  const forVitest = /testing\/(?:contracts\/.*|vitest|matchers|sites|tap)\.ts$/u;
+  const forVitest = /testing\/(?:contracts\/.*|vitest|matchers|audit-matchers|sites|tap)\.ts$/u;
   const others = files.filter((file) => layerOf(file) === 'fair-trail/src/testing' && !forVitest.test(file));
   expect(others.length).toBeGreaterThan(10);
   expect(others.filter((file) => importsOf(file).some(({ layer }) => layer === 'vitest'))).toEqual([]);

@@ -1,3 +1,5 @@
+// For the declaration at the end.
+import type {} from 'vitest';
 import { audit, type AuditFinding, type AuditOptions } from '../audit/index.ts';
 
 /** Findings, of a document or of a report. */
@@ -32,4 +34,13 @@ export function toHaveSoundNavigation(
         ? `Nothing of the weight "${failOn}" was found in the navigation, and something was expected.`
         : [`The navigation has ${failing.length} of the weight "${failOn}" or more:`, ...told].join('\n\n'),
   };
+}
+
+declare module 'vitest' {
+  // The parameters of an interface that is extended must be the same.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any, @typescript-eslint/no-unused-vars
+  interface Matchers<T = any> {
+    /** That a document, or a report of `auditSite`, has no finding of the weight `failOn` or more. Default: `error`. */
+    readonly toHaveSoundNavigation: (options?: SoundnessOptions) => void;
+  }
 }

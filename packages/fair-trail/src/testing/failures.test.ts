@@ -16,7 +16,7 @@ function show(html: string, address = '/'): Navigation {
     runScripts: 'dangerously',
     pretendToBeVisual: true,
   });
-  return navigation(simulatedHost(dom.window as unknown as Window), { patience: 100 });
+  return navigation(simulatedHost(dom.window), { patience: 100 });
 }
 
 /** What a test that fails says; the text of it, as a stranger reads it. */

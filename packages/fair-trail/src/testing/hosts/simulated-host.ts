@@ -22,7 +22,8 @@ const nothingLoads = 'no other page is ever loaded';
  *
  * @param window of the simulated document
  */
-export function simulatedHost(window: Window, { visit, reload }: SimulatedOptions = {}): Host {
+export function simulatedHost(window: { readonly document: Document }, { visit, reload }: SimulatedOptions = {}): Host {
+  // What a simulation declares of its window differs from what a browser's has in many small things.
   const simulated = window as SimulatedWindow;
   const reader = new ReaderInReach(name, () => (simulated.closed ? null : simulated.document));
   const go = async (address: string) => {
