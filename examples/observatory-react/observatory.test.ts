@@ -278,6 +278,9 @@ describe('the data desk', () => {
     const visitor = await openDesk('/desk');
     await visitor.menu('Data desk').open('Autumn 2026');
     await expect(visitor).toHaveFocusOn('Autumn 2026');
+    // One line: there is room for it.
+    const title = await page.locator('.ft-annex-title .ft-label').boundingBox();
+    expect(title?.height).toBeLessThan(30);
     const annex = visitor.menu('Autumn 2026');
     await annex.choose('13 September');
     await expect(visitor).toStandAt({ heading: 'Session of 13 September' });
