@@ -78,8 +78,12 @@ export default defineConfig({
             // What is left behind after many mounts, and what the kit sees of a bar, is asked of one version.
             '**/*-stress.browser.test.tsx',
             '**/menu-contract.browser.test.tsx',
-            // The contracts of the bar ask most of it already, and long random ways most of the router.
-            ...effort(['**/{navbar,router}.browser.test.tsx'], []),
+            // What differs between versions is how they print and hydrate: the contracts of the bar, of tabs and of the parts of a
+            // page ask that here, and the rest is asked of one version.
+            ...effort(
+              ['**/{navbar,router,sidebar-contracts,controlled,names,readable,focus-on-back,fit}.browser.test.tsx'],
+              [],
+            ),
           ],
           browser: browser(),
           provide: { walkSteps: 40, mounts: 8 },

@@ -52,6 +52,15 @@ export async function runSideBySide(...lists) {
   );
 }
 
+/**
+ * Runs tests. The builds before them leave `NODE_ENV` at production in this process; the tests are for React's development
+ * build, which reports what it objects to.
+ */
+export function runTests(args, env = {}) {
+  const { NODE_ENV: _, ...own } = process.env;
+  runTool('vitest/vitest.mjs', ['run', ...args], { env: { ...own, ...env } });
+}
+
 /** Installs the packages that the lock file names, unless an installation has been made since it last changed. */
 export function installPackages() {
   const changed = (file) => statSync(path.join(root, file), { throwIfNoEntry: false })?.mtimeMs ?? 0;

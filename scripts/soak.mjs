@@ -1,13 +1,12 @@
 /** The long random runs: the same properties as in the tests, tried far more often. */
 import { buildExample } from './build-example.mjs';
 import { ensureChromium } from './chromium.mjs';
-import { installPackages, runTool } from './run.mjs';
+import { installPackages, runTests } from './run.mjs';
 
 installPackages();
 ensureChromium();
 await import('./build-packages.mjs');
 buildExample();
-const env = { ...process.env, SOAK: 'yes' };
 for (const [project, file] of [
   ['node', 'locate'],
   ['node', 'core/interaction'],
@@ -16,6 +15,7 @@ for (const [project, file] of [
   ['react-18', 'src/react/'],
   ['command', 'src/audit/'],
   ['command', 'src/walk/'],
+  ['example', 'observatory'],
 ]) {
-  runTool('vitest/vitest.mjs', ['run', '--project', project, '--testTimeout', '3600000', file], { env });
+  runTests(['--project', project, '--testTimeout', '3600000', file], { SOAK: 'yes' });
 }

@@ -4,11 +4,11 @@
  */
 import { buildExample } from './build-example.mjs';
 import { ensureChromium } from './chromium.mjs';
-import { installPackages, runTool } from './run.mjs';
+import { installPackages, runTests } from './run.mjs';
 
 installPackages();
 ensureChromium();
 const chosen = process.argv.slice(2);
 await import(chosen.length > 0 ? './build-packages.mjs' : './check.mjs');
 buildExample();
-runTool('vitest/vitest.mjs', ['run', ...chosen]);
+runTests(chosen);

@@ -94,8 +94,7 @@ test('the README has every file of a first app', () => {
   ]);
 });
 
-test('it compiles, also under stricter options than its own', () => {
-  succeed('npx', 'tsc', '--project', '.');
+test('it compiles under stricter options than its own', () => {
   const strict = ['--exactOptionalPropertyTypes', '--noUncheckedIndexedAccess', '--noPropertyAccessFromIndexSignature'];
   succeed('npx', 'tsc', '--project', '.', ...strict, '--skipLibCheck', 'false');
 });

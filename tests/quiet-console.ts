@@ -7,6 +7,10 @@ import { afterEach, beforeEach, expect } from 'vitest';
  */
 const written: string[] = [];
 
+if (process.env['NODE_ENV'] === 'production') {
+  throw new Error('These tests are for the development build of React: run them without NODE_ENV=production.');
+}
+
 for (const method of ['error', 'warn'] as const) {
   const original = console[method].bind(console);
   console[method] = (...parts: unknown[]) => {

@@ -1,5 +1,5 @@
 import { serveFolder } from '@fair-trail/cli/audit';
-import { defineSite, everyEntry, hrefOf, type SiteDefinition } from 'fair-trail';
+import { defineSite, everyEntry, hrefOf } from 'fair-trail';
 import { chromium, type Browser, type Page } from 'playwright';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { chromiumArguments, findChromium } from '../../scripts/chromium.mjs';
@@ -8,7 +8,7 @@ import { complaintsIn } from './complaints.samples.ts';
 
 /** The example on React's development build, which reports on the console what it objects to. */
 
-const site = defineSite(definition as SiteDefinition, { base: '/observatory/' });
+const site = defineSite(definition, { base: '/observatory/' });
 const addresses = [...everyEntry(site.entries)]
   .filter((entry) => !entry.outside && entry.paramNames.length === 0)
   .map((entry) => hrefOf(site, entry))

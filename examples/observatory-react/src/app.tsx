@@ -1,24 +1,13 @@
 import { useState, type ReactNode } from 'react';
-import {
-  Breadcrumbs,
-  FooterNav,
-  Layout,
-  Navbar,
-  Notice,
-  Sidebar,
-  SkipLink,
-  Stage,
-  Trail,
-  TrailLink,
-  usePosition,
-  useTrail,
-} from 'fair-trail/react';
+import { Breadcrumbs, Layout, Notice, SkipLink, usePosition, useTrail } from 'fair-trail/react';
 import { Brand } from './brand.tsx';
 import { icon } from './icons.tsx';
 import { pages } from './pages/index.ts';
 import { Denied, Failed, NotFound } from './pages/missing.tsx';
 import { badges, records } from './records.ts';
-import { site } from './site.ts';
+import { navigation } from './site.ts';
+
+const { FooterNav, Navbar, Sidebar, Stage, Trail, TrailLink } = navigation;
 
 const ringer = ['ringer'];
 const nobody: string[] = [];
@@ -31,7 +20,7 @@ export function App(): ReactNode {
     storeSignedIn(isIn);
   };
   return (
-    <Trail site={site} audience={signedIn ? ringer : nobody} records={records} badges={badges} onAction={act}>
+    <Trail audience={signedIn ? ringer : nobody} records={records} badges={badges} onAction={act}>
       <SkipLink />
       <Layout
         notice={

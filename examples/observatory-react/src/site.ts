@@ -1,5 +1,9 @@
-import { defineSite, type SiteDefinition } from 'fair-trail';
+import { defineSite } from 'fair-trail';
+import { bindSite, FooterNav, Navbar, Sidebar, Stage, Trail, TrailLink } from 'fair-trail/react';
 import definition from '../../observatory/observatory.site.json';
 
 /** The base path is where the app was built to be served, which the site file need not know. */
-export const site = defineSite(definition as SiteDefinition, { base: import.meta.env.BASE_URL });
+export const site = defineSite(definition, { base: import.meta.env.BASE_URL });
+
+/** The components, knowing the menus of the site. */
+export const navigation = bindSite(site, { FooterNav, Navbar, Sidebar, Stage, Trail, TrailLink });

@@ -30,7 +30,7 @@ export interface ShownItem {
   readonly items: readonly ShownItem[];
   /** For what is neither a link nor a group: an action, a divider, or the state of records. */
   readonly kind?: MenuItem['kind'];
-  /** For an action: what the app is told. */
+  /** For an action: the name that the app gets. */
   readonly action?: string;
 }
 

@@ -103,7 +103,7 @@ test('a sound site is as its site file says, by mouse and by keyboard', async ()
   expect(report.notJudged).toEqual([]);
 });
 
-test('records that the walk was not told of are not walked, and no faults', async () => {
+test('records that were not given are not walked, and no faults', async () => {
   const [today, hides, ...others] = subjectSite.entries;
   const below = [{ id: 'hide', label: '{slug}', href: '/hides/:slug', records: 'hides' }];
   const definition = { ...subjectSite, entries: [today, { ...hides, entries: below }, ...others] } as SiteDefinition;

@@ -36,8 +36,8 @@ const texts = {
     'is an icon that nothing is drawn for',
     'Return a drawing for it from the function "icon", or correct its name in the site file.',
   ],
-  'action-unheard': [
-    'is an action of a menu that nobody listens to',
+  'action-without-handler': [
+    'is an action of a menu, and the Trail has no handler for actions',
     'Give the Trail the property "onAction", which is called with the name of the action.',
   ],
   'layout-without-content': [

@@ -155,7 +155,7 @@ test('a link that leads nowhere is read as a disabled link, with its content or 
   await expect.element(page.getByRole('link', { name: 'elsewhere' })).toBeVisible();
 });
 
-test('an action that nobody listens to is reported', async () => {
+test('an action without a handler is reported', async () => {
   const onWarning = vi.fn<(warning: Warning) => void>();
   mount(
     <App onWarning={onWarning}>
@@ -164,7 +164,7 @@ test('an action that nobody listens to is reported', async () => {
   );
   await page.getByRole('button', { name: 'Sign out' }).click();
   expect(onWarning.mock.calls.map(([{ code, message }]) => [code, message])).toEqual([
-    ['action-unheard', '"sign-out" is an action of a menu that nobody listens to.'],
+    ['action-without-handler', '"sign-out" is an action of a menu, and the Trail has no handler for actions.'],
   ]);
 });
 

@@ -65,7 +65,7 @@ export function Provide(props: ProvideProps): ReactNode {
   const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
   const act = useStable((action: string) => {
     if (onAction) onAction(action);
-    else (onWarning ?? logWarning)(warning('action-unheard', action));
+    else (onWarning ?? logWarning)(warning('action-without-handler', action));
   });
   const value = useMemo(
     () => ({ site, audience, records, badges, wording, router, navigate, act, warn: onWarning }),

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
+import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import { corpus } from '../../../../fair-trail/src/audit/corpus.samples.ts';
 import { openBrowser } from '../../browser/open-browser.ts';
 import { siteCorpus } from './corpus.samples.ts';
@@ -25,12 +25,14 @@ const sameRole: Readonly<Record<string, string | null>> = {
   sectionfooter: null,
 };
 
-const pages = [
+const all = [
   ...corpus.flatMap(({ broken, sound, head = '<title>Hides</title>' }) =>
     [broken, sound].map((body) => `<!doctype html><html lang="en"><head>${head}</head><body>${body}</body></html>`),
   ),
   ...siteCorpus.flatMap(({ broken, sound }) => [broken['/'] ?? '', sound['/'] ?? '']),
 ];
+// Of each pair of twins, which differ little, the first: in `npm run soak` both.
+const pages = inject('isWholeAudit') ? all : all.filter((_, index) => index % 2 === 0);
 
 test('the names and roles that the rules go by are those of the browser’s accessibility tree', async () => {
   const context = await browser.newContext();
@@ -76,6 +78,6 @@ test('the names and roles that the rules go by are those of the browser’s acce
     }
   }
   await context.close();
-  expect(compared).toBeGreaterThan(1000);
+  expect(compared).toBeGreaterThan(inject('isWholeAudit') ? 1000 : 450);
   expect(differences).toEqual([]);
 });

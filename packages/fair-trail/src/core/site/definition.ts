@@ -73,9 +73,9 @@ export interface MenuChoiceDefinition<Id extends string = string> {
   readonly either: readonly MenuItemDefinition<Id>[];
 }
 
-/** A button that the app is told of: sign out, another color scheme. */
+/** A button that the app handles: sign out, switch the color scheme. */
 export interface MenuActionDefinition {
-  /** What the app is told: letters, digits, `-`, `_` and `.`, beginning with a letter. */
+  /** The name that the app gets when the button is activated: letters, digits, `-`, `_` and `.`, beginning with a letter. */
   readonly action: string;
   /** Text, never HTML. */
   readonly label: Localized;

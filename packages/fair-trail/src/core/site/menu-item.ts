@@ -16,7 +16,7 @@ export interface MenuItem {
   /** Null for actions, dividers and reserved cells, and for a group that exists only in the menu. */
   readonly entry: Entry | null;
   readonly params: Readonly<Record<string, string>>;
-  /** What the app is told when the button is activated; null for whatever is no action. */
+  /** The name that the app gets when the button is activated; null for every other kind. */
   readonly action: string | null;
   /**
    * For an action that is one of a choice: a name of the choice. Its button stays the same one, and keeps focus, as

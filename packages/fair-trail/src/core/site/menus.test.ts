@@ -71,7 +71,7 @@ describe('an action', () => {
     ]);
   });
 
-  test('out of a choice is told from its siblings by the choice, whichever it is', () => {
+  test('out of a choice has the key of the choice, whichever it is', () => {
     const keys = [[], ['ringer']].map((audience) => items({ audience }).map(itemKey).at(-1));
     expect(keys).toEqual(['action/sign-out/sign-in', 'action/sign-out/sign-in']);
   });

@@ -16,7 +16,7 @@ export type MenuNode =
   | MenuActionNode
   | { readonly kind: 'divider' };
 
-/** A button in a menu that the app is told of. */
+/** A button in a menu that the app handles. */
 export interface MenuActionNode {
   readonly kind: 'action';
   readonly action: string;
