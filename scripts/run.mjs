@@ -57,8 +57,7 @@ export async function runSideBySide(...lists) {
  * build, which reports what it objects to.
  */
 export function runTests(args, env = {}) {
-  const { NODE_ENV: _, ...own } = process.env;
-  runTool('vitest/vitest.mjs', ['run', ...args], { env: { ...own, ...env } });
+  runTool('vitest/vitest.mjs', ['run', ...args], { env: { ...process.env, NODE_ENV: 'test', ...env } });
 }
 
 /** Installs the packages that the lock file names, unless an installation has been made since it last changed. */
