@@ -7,7 +7,7 @@ import { afterEach, beforeEach, expect } from 'vitest';
  */
 const written: string[] = [];
 
-if (process.env['NODE_ENV'] === 'production') {
+if (import.meta.env.PROD) {
   throw new Error('These tests are for the development build of React: run them without NODE_ENV=production.');
 }
 

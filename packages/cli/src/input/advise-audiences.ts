@@ -1,10 +1,13 @@
-import { everyEntry, type Site } from 'fair-trail';
+import { everyEntry, everyMenuNode, type Site } from 'fair-trail';
 import { printable } from '../printable.ts';
 
 /** A name that is in no entry is most likely misspelt, and would silently show what nobody in it sees. */
 export function adviseAudiences(site: Site, audience: readonly string[]): void {
-  const known = new Set([...everyEntry(site.entries)].flatMap(({ audiences }) => audiences.flat()));
+  const nodes = [...site.menus.values()].flatMap((menu) => [...everyMenuNode(menu)]);
+  const actions = nodes.filter((node) => node.kind === 'action');
+  const known = new Set([...everyEntry(site.entries), ...actions].flatMap(({ audiences }) => audiences.flat()));
   for (const name of audience) {
-    if (!known.has(name)) process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
+    if (!known.has(name))
+      process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
   }
 }

@@ -1,5 +1,13 @@
 import { useEffect } from 'react';
-import { everyEntry, everyMenuNode, nameWarning, type MenuItem, type Site, type WarningCode } from '../core/index.ts';
+import {
+  everyEntry,
+  everyMenuNode,
+  nameWarning,
+  warning,
+  type MenuItem,
+  type Site,
+  type WarningCode,
+} from '../core/index.ts';
 import { logWarning } from '../dom/index.ts';
 import { isDevelopmentBuild } from './development-build.ts';
 import { useSurroundings } from './trail-context.ts';
@@ -78,6 +86,16 @@ function useReportedIcons(
 
 /** In development, reports icons of a menu that the app draws nothing for. */
 export const useIconChecks: typeof useReportedIcons = isDevelopmentBuild ? useReportedIcons : () => undefined;
+
+function useReportedAddress(id: string, isMissing: boolean): void {
+  const { site, warn = logWarning } = useSurroundings();
+  useEffect(() => {
+    if (isMissing && isNew(site, `address ${id}`)) warn(warning('link-without-address', id));
+  }, [id, isMissing, site, warn]);
+}
+
+/** In development, reports a link whose address cannot be written. */
+export const useAddressCheck: typeof useReportedAddress = isDevelopmentBuild ? useReportedAddress : () => undefined;
 
 function* iconsOf(items: readonly MenuItem[]): Generator<string, void, undefined> {
   for (const { icon, entry, items: below } of items) {

@@ -1,4 +1,4 @@
-import { forwardRef, useEffect, useMemo, type AnchorHTMLAttributes } from 'react';
+import { forwardRef, useMemo, type AnchorHTMLAttributes } from 'react';
 import {
   addressOf,
   ariaCurrent,
@@ -7,13 +7,10 @@ import {
   locate,
   samePosition,
   unknownPosition,
-  warning,
   type Site,
 } from '../core/index.ts';
-import { logWarning } from '../dom/index.ts';
-import { isDevelopmentBuild } from './development-build.ts';
 import { PrintedLink } from './links.tsx';
-import { namesIn, useNameChecks } from './name-checks.ts';
+import { namesIn, useAddressCheck, useNameChecks } from './name-checks.ts';
 import { usePlace, useSurroundings } from './trail-context.ts';
 
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
@@ -58,12 +55,3 @@ function pathTo(site: Site, id: string, language: string, params: TrailLinkProps
   const entry = site.entry(id);
   return entry ? hrefOf(site, entry, params, language) : null;
 }
-
-function useReportedAddress(id: string, isMissing: boolean): void {
-  const { warn = logWarning } = useSurroundings();
-  useEffect(() => {
-    if (isMissing) warn(warning('link-without-address', id));
-  }, [id, isMissing, warn]);
-}
-
-const useAddressCheck: typeof useReportedAddress = isDevelopmentBuild ? useReportedAddress : () => undefined;
