@@ -7,7 +7,6 @@ export function adviseAudiences(site: Site, audience: readonly string[]): void {
   const actions = nodes.filter((node) => node.kind === 'action');
   const known = new Set([...everyEntry(site.entries), ...actions].flatMap(({ audiences }) => audiences.flat()));
   for (const name of audience) {
-    if (!known.has(name))
-      process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
+    if (!known.has(name)) process.stderr.write(`advice: no entry is for the audience "${printable(name)}".\n`);
   }
 }
