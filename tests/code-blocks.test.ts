@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import ts from 'typescript';
 import { afterAll, describe, expect, test } from 'vitest';
@@ -144,6 +144,24 @@ describe('the blocks in JSON', () => {
       const usual = readTokens(own, {} as Theme).themes['default'];
       expect(usual && readTokens(value, usual).problems).toEqual([]);
     }
+  });
+});
+
+describe('stylesheets', () => {
+  const styles = readdirSync(path.join(root, 'packages/fair-trail/src/styles'));
+
+  test('that a block imports are there', () => {
+    const imported = of('css', 'ts', 'tsx').flatMap(({ code }) => {
+      return [...code.matchAll(/'fair-trail\/styles\/([^']+)'/gu)].map((found) => found[1]);
+    });
+    expect(imported.length).toBeGreaterThan(3);
+    expect(imported.filter((name) => !styles.includes(name ?? ''))).toEqual([]);
+  });
+
+  test('are all listed where it says which to load', () => {
+    const page = readFileSync(path.join(root, 'docs/publishing.md'), 'utf8');
+    const parts = styles.filter((name) => name !== 'index.css' && !name.startsWith('sheet-'));
+    expect(parts.filter((name) => !page.includes(`\`${name}\``))).toEqual([]);
   });
 });
 

@@ -24,7 +24,7 @@ const words: Readonly<Record<string, string>> = {
   auto: 'by language',
   ltr: 'left to right',
   rtl: 'right to left',
-  system: 'as in the system',
+  system: 'System default',
   'no-preference': 'usual',
   reduce: 'reduced',
 };

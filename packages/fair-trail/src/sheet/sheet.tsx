@@ -186,8 +186,8 @@ export function Sheet(props: SheetProps): ReactNode {
             <header className="ft-sheet-head">
               <h1>{site.name}: state sheet</h1>
               <p>
-                Every part of the navigation in every state, drawn by the components themselves. What is followed in the
-                whole page changes the address of the sheet.
+                Every part of the navigation in every state, drawn by the components themselves. Links in the page
+                preview change the sheet’s address.
               </p>
               <Contents tables={tables} own={own} />
             </header>
