@@ -110,7 +110,7 @@ test('a misspelt menu does not compile', () => {
 });
 
 test('the command finds nothing to advise in its site file', () => {
-  expect(succeed('npx', 'fair-trail', 'check', 'src/observatory.site.json')).not.toMatch(/advice|problem/u);
+  expect(succeed('npx', 'fair-trail', 'check', 'src/observatory.site.json')).toContain('No problems found.');
 });
 
 test('built below a base path, it runs under a strict Content-Security-Policy, with the early script', async () => {

@@ -34,7 +34,7 @@ function site(...entries: object[]): string {
 
 describe('check', () => {
   test('is content with the observatory', () => {
-    expect(run('check', observatory)).toEqual({ status: 0, stdout: 'Nothing to mend.\n', stderr: '' });
+    expect(run('check', observatory)).toEqual({ status: 0, stdout: 'No problems found.\n', stderr: '' });
   });
 
   test('for a release, a planned page is an error', () => {
@@ -86,7 +86,7 @@ describe('check', () => {
   test('reads a module in TypeScript or JavaScript, whatever of the site it exports', () => {
     const entries = `entries: [{ id: 'a', label: 'A', href: '/a' as string }]`;
     const asDefault = write('one.site.ts', `const name: string = 'x';\nexport default { name, ${entries} };`);
-    expect(run('check', asDefault)).toMatchObject({ status: 0, stdout: 'Nothing to mend.\n' });
+    expect(run('check', asDefault)).toMatchObject({ status: 0, stdout: 'No problems found.\n' });
     const named = write('two.site.mjs', `export const site = { name: 'x', entries: [{ id: 'a' }] };`);
     expect(run('check', named).stdout).toMatch(/two\.site\.mjs \/entries\/0\n {2}error .*"label" is missing/u);
     expect(run('check', write('three.ts', 'export const other = 1;'))).toMatchObject({ status: 2 });
@@ -98,7 +98,7 @@ describe('check', () => {
 
 describe('compare', () => {
   test('of a file with itself finds nothing', () => {
-    expect(run('compare', observatory, observatory)).toMatchObject({ status: 0, stdout: 'Nothing to mend.\n' });
+    expect(run('compare', observatory, observatory)).toMatchObject({ status: 0, stdout: 'No problems found.\n' });
   });
 
   test('fails for a lost address, and is content once it leads on', () => {

@@ -45,5 +45,5 @@ function toText(findings: readonly Finding[], summary: Readonly<Record<Level, nu
   const counts = (['error', 'warning', 'note'] as const)
     .filter((level) => summary[level] > 0)
     .map((level) => `${summary[level]} ${level}${summary[level] === 1 ? '' : 's'}`);
-  return [...lines, counts.join(', ') || 'Nothing to mend.'].join('\n');
+  return [...lines, counts.join(', ') || 'No problems found.'].join('\n');
 }
