@@ -1,6 +1,6 @@
 import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { footerView } from '../core/index.ts';
-import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
+import { menuNameIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -29,9 +29,9 @@ const send = () => undefined;
 /** The navigation at the foot of the page, with its titled groups. */
 export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function FooterNav(props, ref) {
   const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
-  const { wording } = useSurroundings();
+  const { site, wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
-  useNameChecks('FooterNav', namesIn('menu', 'menu', menu));
+  useNameChecks('FooterNav', menuNameIn(site, props.menu, menu));
   useIconChecks('FooterNav', items, icon);
   const idPrefix = useId();
   const view = useShared(

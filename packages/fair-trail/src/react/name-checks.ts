@@ -39,6 +39,15 @@ export function namesIn(
   return names.map((name) => ({ kind, property, name }));
 }
 
+/**
+ * The name of a component's menu.
+ *
+ * @param usual the menu that is shown where none is named; a site without any menu means none
+ */
+export function menuNameIn(site: Site, given: string | undefined, usual: string): readonly UsedName[] {
+  return namesIn('menu', 'menu', given ?? (site.menus.size > 0 ? usual : null));
+}
+
 /** What has been reported of each site: a component that is drawn a hundred times says it once. */
 const reported = new WeakMap<Site, Set<string>>();
 

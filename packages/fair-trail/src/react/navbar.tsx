@@ -19,7 +19,7 @@ import {
   type PanelForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForRowKeys, watchBarSize, watchCondense } from '../dom/index.ts';
-import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
+import { menuNameIn, namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -94,7 +94,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   const { site, wording } = useSurroundings();
   const { items, marks, language } = useMenu(menu);
   useNameChecks('Navbar', [
-    ...namesIn('menu', 'menu', menu),
+    ...menuNameIn(site, props.menu, menu),
     ...namesIn('entry', 'panels', typeof panelForms === 'object' ? panelForms : null),
     ...namesIn('entry', 'held', held),
   ]);

@@ -11,7 +11,7 @@ import {
   type SidebarNarrowForm,
 } from '../core/index.ts';
 import { keepMarkedInView, listenForColumnKeys, listenForSpace, watchTooltips } from '../dom/index.ts';
-import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
+import { menuNameIn, namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMenu } from './use-menu.ts';
@@ -107,10 +107,10 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
     children,
     ...attributes
   } = more;
-  const { wording } = useSurroundings();
+  const { site, wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
   useNameChecks('Sidebar', [
-    ...namesIn('menu', 'menu', menu),
+    ...menuNameIn(site, props.menu, menu),
     ...namesIn('entry', 'annex', annexIds),
     // A marker of a record has the record's params behind the id.
     ...namesIn(
