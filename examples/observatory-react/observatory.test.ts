@@ -158,6 +158,18 @@ test.each(['Hides', 'Reedbed Hide'])('a click right after the page change to %s 
   await expect(visitor).toStandAt(first === 'Hides' ? '/observatory/hides' : '/observatory/hides/reedbed');
 });
 
+test('a press that a page change comes into is not lost either', async () => {
+  const visitor = await open('/');
+  const box = await page.getByRole('link', { name: 'Species' }).first().boundingBox();
+  if (!box) throw new Error('There is no link to the species.');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.evaluate('document.querySelector(\'nav a[href$="/hides"]\').click()');
+  await expect.poll(() => new URL(page.url()).pathname).toBe('/observatory/hides');
+  await page.mouse.up();
+  await expect(visitor).toStandAt({ address: '/observatory/species', heading: 'Species' });
+});
+
 test('Back and a reload restore how far a page was scrolled', async () => {
   const visitor = await open('/species/curlew');
   await visitor.at({ width: 1280, height: 400 });

@@ -3,32 +3,36 @@ import { isElement, isHtmlElement } from './nodes.ts';
 /**
  * While a view transition runs, presses land on the root element, whatever is seen below the pointer (CSS View
  * Transitions 1, section 6.2: captured content takes no hits, and neither does anything while rendering is suppressed).
- * The first press ends the transition, and its click goes to what is there.
+ * A press skips the rest of the transition, and its click goes to what is there; so does the click of a press that began
+ * just before.
  *
- * @returns a function that stops listening for presses; a click that is under way still arrives
+ * @returns a function that stops listening, once a press that is under way has had its click
  */
 export function letPressesThrough(document: Document, transition: ViewTransition): () => void {
   const root = document.documentElement;
   const listening = new AbortController();
-  const onPress = ({ target }: Event) => {
-    if (target !== root) return;
-    transition.skipTransition();
-    const pressing = new AbortController();
-    const { signal } = pressing;
-    const options = { capture: true, signal } as const;
-    document.addEventListener(
-      'click',
-      (event) => {
-        pressing.abort();
-        if (event.target === root) void passOn(document, transition, event);
-      },
-      options,
-    );
-    // The press went another way: it was dragged, or became a scroll.
-    document.addEventListener('pointerdown', () => pressing.abort(), options);
+  const options = { capture: true, signal: listening.signal } as const;
+  let isPressed = false;
+  let hasEnded = false;
+  const endWhenDone = () => {
+    if (hasEnded && !isPressed) listening.abort();
   };
-  document.addEventListener('pointerdown', onPress, { capture: true, signal: listening.signal });
-  return () => listening.abort();
+  const onPress = ({ target }: Event) => {
+    isPressed = target === root && !hasEnded;
+    if (isPressed) transition.skipTransition();
+    endWhenDone();
+  };
+  const onClick = (event: MouseEvent) => {
+    if (event.target === root && event.isTrusted) void passOn(document, transition, event);
+    isPressed = false;
+    endWhenDone();
+  };
+  document.addEventListener('pointerdown', onPress, options);
+  document.addEventListener('click', onClick, options);
+  return () => {
+    hasEnded = true;
+    endWhenDone();
+  };
 }
 
 /** Gives the click to what stands where it was made, as soon as that can be known. */
