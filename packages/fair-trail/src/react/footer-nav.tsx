@@ -31,7 +31,7 @@ export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function Footer
   const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
   const { site, wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
-  useNameChecks('FooterNav', menuNameIn(site, props.menu, menu));
+  useNameChecks('FooterNav', () => menuNameIn(site, props.menu, menu));
   useIconChecks('FooterNav', items, icon);
   const idPrefix = useId();
   const view = useShared(

@@ -57,10 +57,10 @@ function isNew(site: Site, key: string): boolean {
   return keys.size < keys.add(key).size;
 }
 
-function useReportedNames(component: string, used: readonly UsedName[]): void {
+function useReportedNames(component: string, used: () => readonly UsedName[]): void {
   const { site, warn = logWarning } = useSurroundings();
   useEffect(() => {
-    for (const { kind, property, name } of used) {
+    for (const { kind, property, name } of used()) {
       const { code, namesIn: known } = kinds[kind];
       const names = known(site);
       // Every audience is known only where the site lists them: else a name that is like none is the app's own affair.
@@ -72,7 +72,11 @@ function useReportedNames(component: string, used: readonly UsedName[]): void {
   });
 }
 
-/** In development, reports names in the properties of a component that the site does not have. */
+/**
+ * In development, reports names in the properties of a component that the site does not have.
+ *
+ * @param used lists the names; a production build never calls it, and a page has thousands of links
+ */
 export const useNameChecks: typeof useReportedNames = isDevelopmentBuild ? useReportedNames : () => undefined;
 
 function useReportedIcons(

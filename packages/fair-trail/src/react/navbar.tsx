@@ -93,7 +93,7 @@ export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props
   } = further;
   const { site, wording } = useSurroundings();
   const { items, marks, language } = useMenu(menu);
-  useNameChecks('Navbar', [
+  useNameChecks('Navbar', () => [
     ...menuNameIn(site, props.menu, menu),
     ...namesIn('entry', 'panels', typeof panelForms === 'object' ? panelForms : null),
     ...namesIn('entry', 'held', held),

@@ -50,7 +50,7 @@ type SharedNamesProps = Pick<SharedProps, 'audience' | 'records' | 'badges'>;
 
 /** Checks the names in the properties of a `Trail`, which only what is within it can hold against the site. */
 function SharedNames({ audience, records, badges }: SharedNamesProps): ReactNode {
-  useNameChecks('Trail', [
+  useNameChecks('Trail', () => [
     ...namesIn('audience', 'audience', audience === 'unknown' ? null : audience),
     ...namesIn('records', 'records', records),
     ...namesIn('entry', 'badges', badges),

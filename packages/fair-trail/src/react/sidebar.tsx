@@ -109,7 +109,7 @@ export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(pr
   } = more;
   const { site, wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
-  useNameChecks('Sidebar', [
+  useNameChecks('Sidebar', () => [
     ...menuNameIn(site, props.menu, menu),
     ...namesIn('entry', 'annex', annexIds),
     // A marker of a record has the record's params behind the id.

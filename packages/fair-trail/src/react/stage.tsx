@@ -81,7 +81,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const element = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => element.current, []);
 
-  useNameChecks('Stage', [...namesIn('entry', 'pages', pages), ...namesIn('entry', 'layouts', layouts)]);
+  useNameChecks('Stage', () => [...namesIn('entry', 'pages', pages), ...namesIn('entry', 'layouts', layouts)]);
 
   const from = outer?.settings ?? basicSettings;
   const settings = useMemo<StageSettings>(

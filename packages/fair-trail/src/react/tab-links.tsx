@@ -26,7 +26,7 @@ export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks
   const { menu, label, widths = 'natural', icon, ...attributes } = props;
   const { wording } = useSurroundings();
   const { items, marks } = useMenu(menu);
-  useNameChecks('TabLinks', namesIn('menu', 'menu', menu));
+  useNameChecks('TabLinks', () => namesIn('menu', 'menu', menu));
   useIconChecks('TabLinks', items, icon);
   const idPrefix = useId();
   const root = useRoot(ref);

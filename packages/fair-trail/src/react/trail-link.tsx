@@ -39,7 +39,7 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
   const path = pathTo(site, id, language, params);
   const target = useMemo(() => (path === null ? unknownPosition(site) : locate(site, addressOf(path))), [site, path]);
   const isHere = usePlace(({ position }) => position.status === 'exact' && samePosition(position, target));
-  useNameChecks('TrailLink', namesIn('entry', 'entry', id));
+  useNameChecks('TrailLink', () => namesIn('entry', 'entry', id));
   useAddressCheck(id, entry !== undefined && path === null);
   const content = children ?? (entry ? labelOf(site, entry, { ...(params && { params }), records, language }) : id);
   const link =
