@@ -48,6 +48,13 @@ function toFinding(change: SiteChange, before: CheckedSiteFile, after: CheckedSi
         after,
       );
     }
+    case 'language-changed':
+      return note(
+        'language-changed',
+        `The language of the site was "${change.from}" and is "${change.to}".`,
+        '/language',
+        after,
+      );
     case 'address-lost': {
       const message = `The address ${change.address} of "${change.from.label}" (${change.from.id}) leads nowhere now.`;
       const remedy = 'Add it to the "movedFrom" of the entry that it should lead to.';

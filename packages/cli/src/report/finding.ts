@@ -4,7 +4,8 @@ export type Level = 'error' | 'warning' | 'note';
 
 /** One thing to tell, wherever it comes from. */
 export interface Finding {
-  readonly code: ProblemCode | 'address-lost' | 'page-added' | 'page-removed' | 'page-renamed' | 'page-moved';
+  readonly code:
+    ProblemCode | 'address-lost' | 'language-changed' | 'page-added' | 'page-removed' | 'page-renamed' | 'page-moved';
   readonly level: Level;
   readonly message: string;
   /** What to do; empty where there is nothing to do. */

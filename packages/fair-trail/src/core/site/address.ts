@@ -1,3 +1,5 @@
+import { decodeSegment, encodeLiteral, isDots, wellFormed } from './pathname.ts';
+
 /**
  * Takes an address apart. The core is compiled without DOM types, but every runtime it meets has the URL standard's
  * `URL`; only the part of it that is used here is declared.
@@ -21,22 +23,33 @@ export function parseUrl(input: string, base?: string): ParsedUrl | null {
   }
 }
 
-const linkProtocols: ReadonlySet<string> = new Set(['http:', 'https:', 'mailto:', 'tel:']);
-
 /** Characters that the URL parser drops without a word, which is how `java\nscript:` gets past a careless check. */
 // eslint-disable-next-line no-control-regex -- finding control characters is the point
 const dropped = /[\u0000-\u001f\u007f]|^\s|\s$/u;
 
+/**
+ * The addresses of other places that may be linked to, spelt out: without its slashes, `https:x.example` would be a path
+ * on a page that is itself on https (URL standard, section 4.4, "special scheme state").
+ */
+const outside = /^(?:https?:\/\/[^/\\?#]|mailto:.|tel:.)/iu;
+
+/** Two slashes, or a backslash that is no escape: browsers read both as the start of a host. */
+const namesHost = /^\/(?:\/|\\[^\\:*{}()?+#])/u;
+
 /** What an entry's `href` is: a path of this site, an address elsewhere, or nothing that may be linked to. */
 export function hrefKind(href: string): 'path' | 'outside' | 'unsafe' {
   if (dropped.test(href)) return 'unsafe';
-  if (href.startsWith('/')) return /^\/[/\\]/u.test(href) ? 'unsafe' : 'path';
-  const url = parseUrl(href);
-  return url && linkProtocols.has(url.protocol) ? 'outside' : 'unsafe';
+  if (href.startsWith('/')) return namesHost.test(href) ? 'unsafe' : 'path';
+  return outside.test(href) && parseUrl(href) ? 'outside' : 'unsafe';
 }
 
-/** A base path with one slash before it and none after it; the empty string for the root. */
-export function normalizeBase(base: string): string {
-  const inner = base.split('/').filter(Boolean).join('/');
-  return inner && `/${inner}`;
+/**
+ * A base path as links write it, with one slash before it and none after it; the empty string for the root. Null for
+ * what is no path, or one that a browser reads otherwise.
+ */
+export function readBase(base: string): string | null {
+  if (dropped.test(base) || /[?#\\]|^\/\//u.test(base) || parseUrl(base)) return null;
+  const segments = base.split('/').filter(Boolean);
+  if (segments.some((segment) => isDots(decodeSegment(segment)))) return null;
+  return segments.map((segment) => `/${encodeLiteral(wellFormed(segment))}`).join('');
 }

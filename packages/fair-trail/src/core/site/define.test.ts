@@ -12,13 +12,16 @@ import type { Site } from './site.ts';
 const page = { id: 'a', label: 'A', href: '/a' };
 
 describe('each problem', () => {
-  test.each(Object.entries(problemSamples))('%s names its place and its remedy', (code, [definition, pointer]) => {
-    const { site, problems } = checkSite(definition);
-    expect(problems).toEqual([expect.objectContaining({ code, pointer, severity: severityOf(code as ProblemCode) })]);
-    expect(problems[0]?.message).toMatch(/\S.*\.$/u);
-    expect(problems[0]?.remedy).toMatch(/\S.*[.?]$/u);
-    expect(site === null).toBe(severityOf(code as ProblemCode) === 'fatal');
-  });
+  test.each(Object.entries(problemSamples))(
+    '%s names its place and its remedy',
+    (code, [definition, pointer, options]) => {
+      const { site, problems } = checkSite(definition, options);
+      expect(problems).toEqual([expect.objectContaining({ code, pointer, severity: severityOf(code as ProblemCode) })]);
+      expect(problems[0]?.message).toMatch(/\S.*\.$/u);
+      expect(problems[0]?.remedy).toMatch(/\S.*[.?]$/u);
+      expect(site === null).toBe(severityOf(code as ProblemCode) === 'fatal');
+    },
+  );
 });
 
 test('a sound site has no problems', () => {
@@ -163,8 +166,23 @@ test('on random sites, what is written as JSON is the same site again', () => {
   );
 });
 
-test('a value that holds itself is too deep, not endless', () => {
+test('a value that holds itself is a problem, not endless', () => {
   const loop: Record<string, unknown> = { id: 'a', label: 'x' };
-  loop['entries'] = [loop];
-  expect(checkSite({ name: 'x', entries: [loop] }).problems.map(({ code }) => code)).toContain('too-deep');
+  loop['entries'] = [loop, loop];
+  expect(checkSite({ name: 'x', entries: [loop] }).problems).toEqual([
+    expect.objectContaining({ code: 'entry-repeats', pointer: '/entries/0/entries/0' }),
+    expect.objectContaining({ code: 'entry-repeats', pointer: '/entries/0/entries/1' }),
+  ]);
+  const group: Record<string, unknown> = { label: 'x' };
+  group['entries'] = [group, group, 'a'];
+  const either: unknown[] = [];
+  either.push({ either }, { either });
+  const menus = { main: [group], other: either };
+  const shared = { name: 'x', entries: [page], menus };
+  expect(new Set(checkSite(shared).problems.map(({ code }) => code))).toEqual(new Set(['menu-holds-itself']));
+});
+
+test('a group that stands in two menus is none of that', () => {
+  const help = { label: 'Help', entries: ['a'] };
+  expect(checkSite({ name: 'x', entries: [page], menus: { main: [help], footer: [help] } }).problems).toEqual([]);
 });

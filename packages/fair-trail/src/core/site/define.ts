@@ -1,4 +1,4 @@
-import { normalizeBase, parseUrl } from './address.ts';
+import { parseUrl, readBase } from './address.ts';
 import type { SiteDefinition, SiteShape } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
 import {
@@ -17,6 +17,7 @@ import { placeholdersIn } from './labels.ts';
 import { nearest } from './nearest.ts';
 import { problem, SiteError, type Problem } from './problems.ts';
 import { readEntries } from './read-entries.ts';
+import { checkMenuParams } from './menu-params.ts';
 import { readMenus } from './read-menus.ts';
 import type { MenuNode, Site } from './site.ts';
 
@@ -80,6 +81,8 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   const required = <Value>(field: string, expected: string, read: (value: unknown, at: Place) => Value | null) =>
     readRequired(object, field, expected, read, place);
 
+  const base = readBase(options.base ?? '');
+  if (base === null) problems.push(problem('base-syntax', '', { value: options.base ?? '' }));
   optional('$schema', (value, at) => readText(value, 'schema', at));
   const own = optional('language', readLanguage) ?? defaultLanguage;
   const others = optional('languages', (value, at) => readList(value, readLanguage, at)) ?? [];
@@ -106,7 +109,7 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
     languages: languages.all,
     titles,
     audiences,
-    base: normalizeBase(options.base ?? ''),
+    base: base ?? '',
     caseSensitive,
     home: home ?? [...byId.values()].find((entry) => entry.isRoot) ?? null,
     entries: read?.entries ?? [],
@@ -117,7 +120,9 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
     matchers: read?.index.matchers ?? {},
     entry: (id) => byId.get(id),
   };
-  return { site, problems };
+  const wrong = checkMenuParams(site);
+  problems.push(...wrong);
+  return { site: wrong.length > 0 ? null : site, problems };
 }
 
 function readOrigin(value: unknown, place: Place): string | null {

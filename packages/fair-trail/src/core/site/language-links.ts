@@ -28,7 +28,7 @@ export function languageLinks(
     const own = entry && hrefOf(site, entry, params, language);
     const href = own ?? (site.home && hrefOf(site, site.home, {}, language));
     if (href === null) return [];
-    const label = names[language] ?? nameOf(language);
+    const label = (Object.hasOwn(names, language) ? names[language] : undefined) ?? nameOf(language);
     return [{ language, label, href, current: language === position.language }];
   });
 }

@@ -1,8 +1,9 @@
 import { parseUrl } from './address.ts';
 import { lineage, textIn, type Entry } from './entry.ts';
+import { findPathname } from './find.ts';
 import { hrefOf } from './hrefs.ts';
 import { fill, labelOf } from './labels.ts';
-import { decodeSegment } from './pathname.ts';
+import { decodeQuery } from './query.ts';
 import { sameParams, type SiteRecords } from './records.ts';
 import type { Site } from './site.ts';
 
@@ -49,22 +50,20 @@ const anyOrigin = 'https://site.invalid';
  */
 export function locate(site: Site, url: string | AddressParts): Position {
   const address = typeof url === 'string' ? addressWithin(site, url) : url;
-  const segments = address && segmentsBelow(site, address.pathname);
-  if (!segments) return unknownPosition(site);
-
-  // A prefix counts only where no page of the site's own language is meant by it.
-  const [first = ''] = segments;
-  const language = first !== site.language && site.languages.includes(first) ? first : site.language;
-  const match = site.matchers[language]?.match(language === site.language ? segments : segments.slice(1));
+  const found = address && findPathname(site, address.pathname);
+  if (!found) return unknownPosition(site);
+  const { match, language } = found;
   if (!match) return unknownPosition(site, language);
-  const params = { ...match.params, ...queryParams(match.entry, address.search ?? '') };
+  const { entry, exact, moved } = match;
+  const movedTo = moved && exact ? hrefOf(site, entry, match.params, language) : null;
   return {
-    entry: match.entry,
-    status: match.exact ? 'exact' : 'inside',
-    params,
-    path: lineage(match.entry),
+    entry,
+    // No page is at an old address whose values make no new one.
+    status: exact && (!moved || movedTo !== null) ? 'exact' : 'inside',
+    params: { ...match.params, ...queryParams(entry, address.search ?? '') },
+    path: lineage(entry),
     language,
-    movedTo: match.moved && match.exact ? hrefOf(site, match.entry, match.params, language) : null,
+    movedTo,
   };
 }
 
@@ -78,25 +77,16 @@ function addressWithin(site: Site, reference: string): AddressParts | null {
   return url;
 }
 
-/** The segments after the base path, or null where the address lies outside it. */
-function segmentsBelow({ base, caseSensitive }: Site, pathname: string): readonly string[] | null {
-  const segments = pathname.split('/').filter(Boolean).map(decodeSegment);
-  if (base === '') return segments;
-  const fold = (text = '') => (caseSensitive ? text : text.toLowerCase());
-  const steps = base.slice(1).split('/').map(decodeSegment);
-  return steps.every((step, index) => fold(step) === fold(segments[index])) ? segments.slice(steps.length) : null;
-}
-
 /** The values of the keys that the entry names; of a key that stands twice, the first. */
 function queryParams(entry: Entry, search: string): Readonly<Record<string, string>> {
   if (entry.query.length === 0 || search.length < 2) return {};
   const found: Record<string, string> = {};
   for (const pair of search.slice(1).split('&')) {
     const [key = '', ...value] = pair.split('=');
-    const name = decodeSegment(key.replaceAll('+', ' '));
+    const name = decodeQuery(key);
     // The names are the entry's own, which are checked, so none of them is a field of every object.
     if (entry.query.includes(name) && !Object.hasOwn(found, name)) {
-      found[name] = decodeSegment(value.join('=').replaceAll('+', ' '));
+      found[name] = decodeQuery(value.join('='));
     }
   }
   return found;

@@ -2,7 +2,7 @@ import type { Token } from './pathname.ts';
 
 /**
  * The values of the params and wildcards, or null where the text does not fit as a whole. A param takes as little as it
- * can and a wildcard as much, as in the URL Pattern standard. What can follow is worked out from the end, once for each
+ * can and a wildcard as much, as in the URL Pattern standard; neither ends inside of a character. What can follow is worked out from the end, once for each
  * token and place, so the time is the text's length times the number of tokens, whatever they are.
  *
  * @param source what the values are taken from, where `text` is the same with its case folded
@@ -47,8 +47,10 @@ function fitsNamed(token: Exclude<Token, { kind: 'text' }>, text: string, after:
   /** Whether the token could end at this place or at one further on that it reaches. */
   let reaches = 0;
   for (let at = text.length; at >= 0; at -= 1) {
+    // Zero, where it is: between the halves of a surrogate pair nothing begins or ends.
+    if (isWithinPair(text, at)) continue;
     if (token.kind === 'param') {
-      fits[at] = at < text.length && text[at] !== '/' ? (reaches ||= after[at + 1] ?? 0) : (reaches = 0);
+      fits[at] = at < text.length && text[at] !== '/' ? (reaches ||= after[nextPlace(text, at)] ?? 0) : (reaches = 0);
     } else if (token.filled) {
       fits[at] = text[at] === '/' ? 0 : reaches;
       if (text[at - 1] !== '/') reaches ||= after[at] ?? 0;
@@ -57,6 +59,15 @@ function fitsNamed(token: Exclude<Token, { kind: 'text' }>, text: string, after:
     }
   }
   return fits;
+}
+
+function isWithinPair(text: string, at: number): boolean {
+  return at > 0 && (text.codePointAt(at - 1) ?? 0) > 0xffff;
+}
+
+/** The place after the character at this one. */
+function nextPlace(text: string, at: number): number {
+  return at + ((text.codePointAt(at) ?? 0) > 0xffff ? 2 : 1);
 }
 
 function shortest(place: number, after: Uint8Array): number {

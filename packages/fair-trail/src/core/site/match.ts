@@ -1,6 +1,7 @@
 import type { Entry } from './entry.ts';
 import { matchTokens } from './match-tokens.ts';
-import { tokenKey, type Path, type Token } from './pathname.ts';
+import { encodedSlash, type Path, type Token } from './pathname.ts';
+import { TokenIndex } from './token-index.ts';
 
 /**
  * A node of a trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text
@@ -9,10 +10,13 @@ import { tokenKey, type Path, type Token } from './pathname.ts';
  */
 interface Node {
   literals: Map<string, Node> | undefined;
-  mixed: { readonly tokens: readonly Token[]; readonly node: Node }[] | undefined;
+  mixed: TokenIndex<Node> | undefined;
   param: Node | undefined;
-  tails: { readonly tokens: readonly Token[]; readonly end: Place }[] | undefined;
-  wildcard: { readonly end: Place; readonly filled: boolean } | undefined;
+  tails: TokenIndex<Place> | undefined;
+  /** The address that goes on with one segment at least. */
+  filled: Place | undefined;
+  /** The address that goes on with anything, or with nothing. */
+  open: Place | undefined;
   end: Place | undefined;
 }
 
@@ -49,12 +53,17 @@ export interface AddressIndex extends Matcher {
 
 /** @param caseSensitive whether text must be in the same case */
 export function createAddressIndex(caseSensitive: boolean): AddressIndex {
-  const fold = caseSensitive ? (text: string) => text : (text: string) => text.toLowerCase();
+  const fold = folding(caseSensitive);
   const root = createNode();
   return {
     add: (place) => addPlace(root, place, fold),
     match: (segments) => search(root, segments, fold),
   };
+}
+
+/** How text is compared where case may or may not count. */
+export function folding(caseSensitive: boolean): (text: string) => string {
+  return caseSensitive ? (text) => text : (text) => text.toLowerCase();
 }
 
 function createNode(): Node {
@@ -64,7 +73,8 @@ function createNode(): Node {
     mixed: undefined,
     param: undefined,
     tails: undefined,
-    wildcard: undefined,
+    filled: undefined,
+    open: undefined,
     end: undefined,
   };
 }
@@ -83,48 +93,23 @@ function addPlace(root: Node, place: Place, fold: (text: string) => string): Pla
     } else if (segment.kind === 'param') {
       node = node.param ??= createNode();
     } else if (segment.kind === 'mixed') {
-      node = mixedChild(node, foldTokens(segment.tokens));
+      node = (node.mixed ??= new TokenIndex()).at(foldTokens(segment.tokens), createNode).value;
+    } else if (segment.kind === 'tail') {
+      // This one and wildcards take in all that is left, so nothing comes after them.
+      const { value, isNew } = (node.tails ??= new TokenIndex()).at(foldTokens(segment.tokens), () => place);
+      return isNew ? null : value;
     } else {
-      // These two take in all that is left, so nothing comes after them.
-      if (segment.kind === 'tail') return addTail(node, foldTokens(segment.tokens), place);
-      if (node.wildcard) return node.wildcard.end;
-      node.wildcard = { end: place, filled: segment.filled };
-      return null;
+      return takePlace(node, segment.filled ? 'filled' : 'open', place);
     }
   }
-  if (node.end) return node.end;
-  node.end = place;
+  return takePlace(node, 'end', place);
+}
+
+function takePlace(node: Node, kind: 'filled' | 'open' | 'end', place: Place): Place | null {
+  const known = node[kind];
+  if (known) return known;
+  node[kind] = place;
   return null;
-}
-
-function addTail(node: Node, tokens: readonly Token[], end: Place): Place | null {
-  const tails = (node.tails ??= []);
-  const known = tails.find((tail) => shapeOf(tail.tokens) === shapeOf(tokens));
-  if (known) return known.end;
-  tails.push({ tokens, end });
-  tails.sort(bySpecificity);
-  return null;
-}
-
-function mixedChild(node: Node, tokens: readonly Token[]): Node {
-  const list = (node.mixed ??= []);
-  const known = list.find((child) => shapeOf(child.tokens) === shapeOf(tokens));
-  if (known) return known.node;
-  const child = { tokens, node: createNode() };
-  list.push(child);
-  list.sort(bySpecificity);
-  return child.node;
-}
-
-/** The more text, the more specific. The shape decides between equals, so that the file's order never does. */
-function bySpecificity(one: { tokens: readonly Token[] }, other: { tokens: readonly Token[] }): number {
-  const length = ({ tokens }: { tokens: readonly Token[] }) =>
-    tokens.reduce((sum, token) => sum + (token.kind === 'text' ? token.text.length : 0), 0);
-  return length(other) - length(one) || (shapeOf(one.tokens) < shapeOf(other.tokens) ? -1 : 1);
-}
-
-function shapeOf(tokens: readonly Token[]): string {
-  return tokens.map(tokenKey).join('');
 }
 
 function search(root: Node, segments: readonly string[], fold: (text: string) => string): Match | null {
@@ -143,8 +128,8 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     let end = literal ? walk(literal, index + 1) : null;
     if (end) return end;
     const before = values.length;
-    for (const { tokens, node: next } of node.mixed ?? []) {
-      const text = shield(segment);
+    const text = node.mixed ? shield(segment) : segment;
+    for (const { tokens, value: next } of node.mixed?.candidates(fold(text)) ?? []) {
       const taken = matchTokens(tokens, fold(text), text);
       if (!taken) continue;
       values.push(...taken.map(unshield));
@@ -159,30 +144,31 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   };
 
   const takeRest = (node: Node, index: number): Place | null => {
-    if (!node.tails && !node.wildcard) return null;
+    const wildcard = node.filled ?? node.open;
+    if (!node.tails && !wildcard) return null;
     const rest = segments.slice(index).map(shield).join('/');
-    for (const { tokens, end } of node.tails ?? []) {
+    for (const { tokens, value: end } of node.tails?.candidates(fold(rest)) ?? []) {
       const taken = matchTokens(tokens, fold(rest), rest) ?? matchWithSlash(tokens, fold(rest), rest);
       if (!taken) continue;
       values.push(...taken.map(unshield));
       return end;
     }
-    if (!node.wildcard) return null;
+    if (!wildcard) return null;
     values.push(unshield(rest));
-    return node.wildcard.end;
+    return wildcard;
   };
 
   /** `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too. */
   const endOfNothing = (node: Node): Place | null => {
-    for (const { tokens, end } of node.tails ?? []) {
+    for (const { tokens, value: end } of node.tails?.candidates('') ?? []) {
       const taken = matchTokens(tokens, '');
       if (!taken) continue;
       values.push(...taken);
       return end;
     }
-    if (!node.wildcard || node.wildcard.filled) return null;
+    if (!node.open) return null;
     values.push('');
-    return node.wildcard.end;
+    return node.open;
   };
 
   const end = walk(root, 0);
@@ -191,11 +177,8 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   return inside && toMatch(inside.end, inside.values, false);
 }
 
-/** Half of a surrogate pair, which no decoded address holds, stands for a slash that was encoded and parts nothing. */
-const slashWithin = '\uD800';
-
 function shield(segment: string): string {
-  return segment.includes('/') ? segment.replaceAll('/', slashWithin) : segment;
+  return segment.includes('/') ? segment.replaceAll('/', encodedSlash) : segment;
 }
 
 function unshield(value: string): string {

@@ -5,8 +5,13 @@
  */
 
 /** A piece of a path: text, one or more characters other than a slash, or any characters at all. */
-export type Token =
-  { readonly kind: 'text'; readonly text: string } | { readonly kind: 'param'; readonly name: string } | Wildcard;
+export type Token = TextToken | { readonly kind: 'param'; readonly name: string } | Wildcard;
+
+export interface TextToken {
+  readonly kind: 'text';
+  /** Percent-decoded, with `encodedSlash` for each slash that is encoded. */
+  readonly text: string;
+}
 
 export interface Wildcard {
   readonly kind: 'wildcard';
@@ -17,7 +22,7 @@ export interface Wildcard {
 
 /**
  * What may stand between two slashes; a `tail` is all that is left, from the first segment that has a wildcard beside
- * or before something else. `written` is the text as the site file has it, `text` is percent-decoded.
+ * or before something else. `written` is the text as a link writes it, `text` is percent-decoded.
  */
 export type Segment =
   | { readonly kind: 'literal'; readonly written: string; readonly text: string }
@@ -41,19 +46,33 @@ type Part = Piece | { kind: 'optional'; parts: Part[] };
 /** Each optional part doubles the addresses of an entry; sixteen are more than anyone can keep apart. */
 const mostAlternatives = 16;
 
+/** Matching recurses over the segments, and servers refuse addresses that are longer than a few thousand characters. */
+const mostSegments = 256;
+
 const nameAt = /\p{ID_Start}\p{ID_Continue}*/uy;
+
+/** What the standard takes into a name, and we do not: such a name would be another one there. */
+const foreignNameAt = /[$\u200c\u200d]/uy;
 
 /** What makes a path more than text: the signs of the syntax, percent-encoding, and the segments that browsers take away. */
 const special = /[\\:*{}()?+#%]|\/\.\.?(?:\/|$)/u;
 
 function plainPath(source: string): Path {
   const path: Segment[] = [];
-  for (const text of source.split('/')) if (text !== '') path.push({ kind: 'literal', written: text, text });
+  for (const text of source.split('/')) {
+    if (text !== '') path.push({ kind: 'literal', written: encodeLiteral(text), text });
+  }
+  return checkLength(path);
+}
+
+function checkLength(path: Path): Path {
+  if (path.length > mostSegments) throw new PathSyntaxError(`it has more than ${mostSegments} segments`);
   return path;
 }
 
 /** The addresses that a pathname stands for: the one with every optional part first, the one with none last. */
-export function parsePathname(source: string): readonly Path[] {
+export function parsePathname(pathname: string): readonly Path[] {
+  const source = wellFormed(pathname);
   // Most addresses are plain text, and a large site has many.
   if (!special.test(source)) return [plainPath(source)];
   const [parts] = parseParts(source, 0, false);
@@ -63,8 +82,10 @@ export function parsePathname(source: string): readonly Path[] {
     const [first] = flat.filter((part) => part.kind !== 'text' || part.text !== '');
     if (first?.kind === 'wildcard') throw new PathSyntaxError('without its optional part it does not begin with "/"');
     if (first && !(first.kind === 'text' && first.text.startsWith('/'))) continue;
-    const path = splitAtSlashes(flat);
-    seen.set(pathKey(path), path);
+    const path = checkLength(splitAtSlashes(flat));
+    const key = pathKey(path);
+    // Of two ways that take in the same addresses, the standard's pattern fills the params of the first.
+    if (!seen.has(key)) seen.set(key, path);
   }
   return [...seen.values()];
 }
@@ -87,6 +108,10 @@ function parseParts(source: string, start: number, inGroup: boolean): [Part[], n
       nameAt.lastIndex = index + 1;
       const name = nameAt.exec(source)?.[0];
       if (name === undefined) throw new PathSyntaxError('a name that begins with a letter must follow ":"');
+      foreignNameAt.lastIndex = nameAt.lastIndex;
+      if (foreignNameAt.test(source)) {
+        throw new PathSyntaxError(`names have no "$" and no joiners; to end the name there, write "{:${name}}"`);
+      }
       index = addNamed(parts, name, source, index + 1 + name.length);
     } else if (character === '*') {
       index = addNamed(parts, null, source, index + 1);
@@ -174,6 +199,7 @@ function splitAtSlashes(parts: readonly Part[]): Path {
     });
   }
   const filled = groups.filter((group) => group.length > 0);
+  for (const group of filled) refuseDots(group);
   let wildcards = 0;
   const nextNumber = () => String(wildcards++);
   // From the first wildcard that is not the whole of the last segment, the rest cannot be told apart by its slashes.
@@ -188,13 +214,29 @@ function splitAtSlashes(parts: readonly Part[]): Path {
   return path;
 }
 
-function toSegment(group: readonly Piece[], nextNumber: () => string): Segment {
-  if (group.every((piece) => piece.kind === 'text')) {
-    const written = group.map((piece) => piece.text).join('');
-    const text = decodeSegment(written);
-    if (text === '.' || text === '..') throw new PathSyntaxError(`"${text}" between slashes is taken away by browsers`);
-    return { kind: 'literal', written, text };
+/** The text of a piece of a path that has nothing else in it; otherwise null. */
+function literalOf(group: readonly Piece[]): string | null {
+  let text = '';
+  for (const piece of group) {
+    if (piece.kind !== 'text') return null;
+    text += piece.text;
   }
+  return text;
+}
+
+function refuseDots(group: readonly Piece[]): void {
+  const text = decodeSegment(literalOf(group) ?? '');
+  if (isDots(text)) throw new PathSyntaxError(`"${text}" between slashes is taken away by browsers`);
+}
+
+/** Every URL parser takes away segments of dots alone, percent-encoded or not (URL standard, section 4.1). */
+export function isDots(segment: string): boolean {
+  return segment === '.' || segment === '..';
+}
+
+function toSegment(group: readonly Piece[], nextNumber: () => string): Segment {
+  const literal = literalOf(group);
+  if (literal !== null) return { kind: 'literal', written: encodeLiteral(literal), text: decodeSegment(literal) };
   const tokens = toTokens(group, nextNumber);
   const [only] = tokens;
   return tokens.length === 1 && only && only.kind !== 'text' ? only : { kind: 'mixed', tokens };
@@ -215,10 +257,13 @@ function toTokens(pieces: readonly Piece[], nextNumber: () => string): Token[] {
     if (piece.kind === 'param') tokens.push({ kind: 'param', name: piece.name });
     else if (piece.kind === 'wildcard') {
       tokens.push({ kind: 'wildcard', name: piece.name ?? nextNumber(), filled: piece.name !== null });
-    } else if (last?.kind === 'text')
-      tokens.splice(-1, 1, { kind: 'text', text: last.text + decodeSegment(piece.text) });
-    else tokens.push({ kind: 'text', text: decodeSegment(piece.text) });
+    } else if (last?.kind === 'text') tokens[tokens.length - 1] = { kind: 'text', text: last.text + piece.text };
+    else tokens.push({ kind: 'text', text: piece.text });
   }
+  tokens.forEach((token, index) => {
+    // Only when the pieces are joined: an encoded character may begin in one and end in the next.
+    if (token.kind === 'text') tokens[index] = { kind: 'text', text: decodeText(token.text) };
+  });
   tokens.forEach((token, index) => {
     if (token.kind !== 'wildcard' || !token.filled) return;
     const [before, after] = [tokens[index - 1], tokens[index + 1]];
@@ -230,23 +275,63 @@ function toTokens(pieces: readonly Piece[], nextNumber: () => string): Token[] {
   return tokens;
 }
 
-/** Percent-decoded where that is possible; broken encoding stays as it is, since no address may make matching throw. */
+/**
+ * Stands for an encoded slash in text that slashes part: half of a surrogate pair, which no well-formed text has alone.
+ */
+export const encodedSlash = '\uD800';
+
+/** Halves of surrogate pairs have no encoding; as in the URL standard, the replacement character stands for them. */
+export function wellFormed(text: string): string {
+  return text.replace(/\p{Surrogate}/gu, '\uFFFD');
+}
+
+/** The percent-encoded bytes of one character in UTF-8. */
+const encodedCharacter =
+  /%[0-7][\da-f]|%[cd][\da-f]%[89ab][\da-f]|%e[\da-f](?:%[89ab][\da-f]){2}|%f[0-4](?:%[89ab][\da-f]){3}/giu;
+
+/**
+ * Percent-decoded, character by character; broken encoding stays as it is, since no address may make matching throw.
+ */
 export function decodeSegment(text: string): string {
   if (!text.includes('%')) return text;
+  return decode(text) ?? text.replace(encodedCharacter, (written) => decode(written) ?? written);
+}
+
+function decode(text: string): string | null {
   try {
     return decodeURIComponent(text);
   } catch {
-    return text;
+    return null;
   }
+}
+
+/** Text beside params, decoded. */
+function decodeText(text: string): string {
+  return text.includes('%') ? text.split(/%2f/iu).map(decodeSegment).join(encodedSlash) : text;
 }
 
 /** Text that is the same percent-encoded (RFC 3986, section 2.3). */
 const unreserved = /^[\w.~-]*$/u;
 
-/** Percent-encoded. Half of a surrogate pair has no encoding, and becomes the replacement character as in the standard. */
+/** Percent-encoded. */
 export function encodeSegment(text: string): string {
+  return unreserved.test(text) ? text : encodeURIComponent(wellFormed(text));
+}
+
+/** Text beside params, encoded; slashes stay, unless they are encoded ones. */
+export function encodeText(text: string): string {
   if (unreserved.test(text)) return text;
-  return encodeURIComponent(text.replace(/\p{Surrogate}/gu, '\uFFFD'));
+  const encode = (separator: string, written: string, inner: (part: string) => string) => (part: string) =>
+    part.split(separator).map(inner).join(written);
+  return encode('/', '/', encode(encodedSlash, '%2F', encodeSegment))(text);
+}
+
+/** A "%" that encodes nothing, and whatever a browser encodes in a path or takes for something else. */
+const misread = /%(?![\da-fA-F]{2})|[^!$%&-;=@-[\]_a-z|~\P{ASCII}]/gu;
+
+/** Text of a site file as a link writes it: as it is, but for what would not be read as the same text again. */
+export function encodeLiteral(text: string): string {
+  return unreserved.test(text) ? text : text.replace(misread, encodeURIComponent);
 }
 
 export function namesOf(segment: Segment): string[] {
@@ -266,6 +351,7 @@ export function pathKey(path: Path): string {
 }
 
 export function tokenKey(token: Token): string {
-  if (token.kind === 'text') return encodeSegment(token.text);
-  return token.kind === 'param' ? ':' : '*';
+  if (token.kind === 'text') return encodeText(token.text);
+  // Signs that no encoded text has, in the order of how much they take.
+  return token.kind === 'param' ? ':' : token.filled ? '<' : '>';
 }

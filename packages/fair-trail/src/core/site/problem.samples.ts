@@ -1,6 +1,7 @@
+import type { SiteOptions } from './define.ts';
 import type { ProblemCode } from './problems.ts';
 
-type Sample = readonly [definition: unknown, pointer: string];
+type Sample = readonly [definition: unknown, pointer: string, options?: SiteOptions];
 
 const page = { id: 'a', label: 'A', href: '/a' };
 
@@ -24,6 +25,17 @@ export const problemSamples: Partial<Record<ProblemCode, Sample>> = {
     '/entries/0/audience/0',
   ],
   'prefix-taken': [{ name: 'x', languages: ['cy'], entries: [{ ...page, href: '/cy/a' }] }, '/entries/0/href'],
+  'menu-param-value': [
+    { name: 'x', entries: [{ ...page, href: '/:b' }], menus: { main: [{ entry: 'a', params: { b: '..' } }] } },
+    '/menus/main/0/params/b',
+  ],
+  'menu-holds-itself': [{ name: 'x', entries: [page], menus: { main: heldByItself() } }, '/menus/main/0/either'],
+  'entry-repeats': [{ name: 'x', entries: [page, page] }, '/entries/1'],
+  'hrefs-differ': [
+    { name: 'x', languages: ['cy'], entries: [{ ...page, href: { en: '/a', cy: 'https://tides.example/' } }] },
+    '/entries/0/href/cy',
+  ],
+  'base-syntax': [{ name: 'x', entries: [page] }, '', { base: '../x' }],
   'menu-param-name': [
     { name: 'x', entries: [page], menus: { main: [{ entry: 'a', params: { b: 'c' } }] } },
     '/menus/main/0/entry',
@@ -44,6 +56,12 @@ function nested(levels: number): unknown[] {
   let entries: unknown[] = [];
   for (let level = 0; level < levels; level += 1) entries = [{ id: `e${level}`, label: 'x', entries }];
   return entries;
+}
+
+function heldByItself(): unknown[] {
+  const either: unknown[] = [];
+  either.push({ either });
+  return either;
 }
 
 /** For each code of a review a definition that gives it, and where. */

@@ -51,6 +51,10 @@ const catalogue = {
     ({ value, other }) => `The id "${value}" is already used at ${other}.`,
     () => 'Give each entry an id of its own.',
   ),
+  'entry-repeats': fatal(
+    ({ other }) => `This is the same object as the entry at ${other}.`,
+    () => 'Make an entry of its own, with its own id. To show one entry in several menus, name its id there.',
+  ),
   'duplicate-address': fatal(
     ({ value, other }) => `The address "${value}" is the same as the one at ${other}.`,
     () => 'Give each entry an address of its own. To show one entry in several menus, name its id there.',
@@ -58,6 +62,14 @@ const catalogue = {
   'unsafe-href': fatal(
     ({ value }) => `"${value}" is not a site path, nor an http, https, mailto or tel address.`,
     () => 'Begin a path of this site with one "/", and an outside link with "https://".',
+  ),
+  'hrefs-differ': fatal(
+    ({ value, other }) => `"${value}" and "${other}" are of two kinds: one is a path of this site, one is not.`,
+    () => 'Write paths of this site in all languages, or addresses elsewhere in all.',
+  ),
+  'base-syntax': fatal(
+    ({ value }) => `The base "${value}" is not a path.`,
+    () => 'Give the path that the site is published under, such as "/observatory/"; for the root, leave it out.',
   ),
   'path-syntax': fatal(
     ({ value, other }) => `The path "${value}" cannot be read: ${other}.`,
@@ -107,9 +119,17 @@ const catalogue = {
     ({ value, other }) => `The entry "${value}" is already in this list, at ${other}.`,
     () => 'Name it once. Only the first can be marked.',
   ),
+  'menu-holds-itself': fatal(
+    () => 'This list is one of the lists that it is in.',
+    () => 'Write a list of its own here.',
+  ),
   'menu-param-name': fatal(
     ({ value, other }) => `The entry "${other}" has no param "${value}".`,
     ({ expected }) => (expected ? `Its params are ${expected}.` : 'Remove the params: its address has none.'),
+  ),
+  'menu-param-value': fatal(
+    ({ value, other }) => `These params make no link to "${value}". ${other ?? ''}`,
+    () => 'Give the params values that make an address of this entry.',
   ),
   'flex-syntax': fatal(
     ({ value }) => `"${value}" is not a value of the CSS flex shorthand.`,

@@ -1,5 +1,5 @@
 import { hrefKind } from './address.ts';
-import { entryPointer, type Entry, type Texts } from './entry.ts';
+import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
 import {
   below,
   readList,
@@ -12,7 +12,7 @@ import {
   type Place,
 } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
-import { createAddressIndex, type AddressIndex, type Place as Address } from './match.ts';
+import { createAddressIndex, folding, type AddressIndex, type Place as Address } from './match.ts';
 import type { Path } from './pathname.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type ProblemCode } from './problems.ts';
@@ -57,11 +57,19 @@ class EntryReader implements EntryIndex {
   readonly #context: EntryContext;
   /** The pairs of places whose conflict is reported already. */
   readonly #told = new Set<string>();
+  readonly #fold: (text: string) => string;
+  /** The first segments of the addresses in other languages than the site's own. */
+  readonly #prefixes: ReadonlySet<string>;
+  /** The objects that entries were read from: one that holds itself would never end. */
+  readonly #read = new Map<object, Place>();
 
   constructor(context: EntryContext) {
     const { languages, caseSensitive } = context;
     this.#context = context;
     this.#languages = languages;
+    this.#fold = folding(caseSensitive);
+    const own = this.#fold(languages.own);
+    this.#prefixes = new Set(languages.all.map(this.#fold).filter((prefix) => prefix !== own));
     this.addresses = Object.fromEntries(languages.all.map((language) => [language, []]));
     this.matchers = Object.fromEntries(languages.all.map((tag) => [tag, createAddressIndex(caseSensitive)]));
   }
@@ -77,11 +85,18 @@ class EntryReader implements EntryIndex {
   #readEntry(value: unknown, parent: Entry | null, level: number, index: number, place: Place): Entry | null {
     const object = readObject(value, entryFields, place);
     if (!object) return null;
+    const before = this.#read.get(object);
+    if (before) {
+      place.problems.push(problem('entry-repeats', place.pointer, { other: before.pointer }));
+      return null;
+    }
+    this.#read.set(object, place);
     const id = readRequired(object, 'id', 'a short name for the entry', readId, place);
     const labels = readRequired(object, 'label', 'the text people will read', this.#readLabel, place) ?? {};
     const hrefs = object['href'] === undefined ? null : readOptional(object, 'href', this.#readHrefs, place);
     const href = hrefs?.[this.#languages.own] ?? null;
     const outside = href !== null && hrefKind(href) === 'outside';
+    if (hrefs && this.#languages.all.length > 1) checkKinds(hrefs, href ?? '', below(place, 'href'));
     const paths = hrefs && !outside ? this.#readPaths(hrefs, object['href'], below(place, 'href')) : {};
     const pathNames = namesIn(paths[this.#languages.own] ?? none);
     const details = readDetails(object, pathNames, this.#context, place);
@@ -116,7 +131,7 @@ class EntryReader implements EntryIndex {
     if (id !== null) this.#addId(id, entry, below(place, 'id'));
     for (const language of this.#languages.all) {
       const field = typeof object['href'] === 'object' ? pointerTo('/href', language) : '/href';
-      const written = hrefs?.[language] ?? href ?? '';
+      const written = (hrefs && textIn(hrefs, language, this.#languages.own)) ?? '';
       for (const path of paths[language] ?? []) {
         this.#addAddress(language, { entry, path, names: namesOfPath(path), moved: false, field }, written, place);
       }
@@ -147,10 +162,9 @@ class EntryReader implements EntryIndex {
     if (all.length === 1) return { [own]: ownPaths };
     const names = namesIn(ownPaths);
     const rows = all.map((language) => {
-      const href = hrefs[language];
+      const href = Object.hasOwn(hrefs, language) ? hrefs[language] : undefined;
       if (language === own || href === undefined) return [language, ownPaths] as const;
       const at = below(place, language);
-      if (hrefKind(href) !== 'path') at.problems.push(problem('unsafe-href', at.pointer, { value: href }));
       const paths = hrefKind(href) === 'path' ? readPaths(href, at) : [];
       if (paths.length > 0 && ownPaths.length > 0 && !sameNames(namesIn(paths), names)) {
         at.problems.push(problem('params-differ', at.pointer, { value: href, other: hrefs[own] ?? '' }));
@@ -194,7 +208,7 @@ class EntryReader implements EntryIndex {
   }
 
   #addAddress(language: string, address: Address, written: string, { problems }: Place): void {
-    const { own, all } = this.#languages;
+    const { own } = this.#languages;
     const known = this.matchers[language]?.add(address);
     if (known) {
       // Two entries that meet in one language often meet in all: that is one mistake.
@@ -205,11 +219,19 @@ class EntryReader implements EntryIndex {
       return;
     }
     const [first] = address.path;
-    if (language === own && first?.kind === 'literal' && first.text !== own && all.includes(first.text)) {
+    if (language === own && first?.kind === 'literal' && this.#prefixes.has(this.#fold(first.text))) {
       const pointer = pointerOf(address);
       problems.push(problem('prefix-taken', pointer, { value: first.text, other: pointer }));
     }
     this.addresses[language]?.push(address);
+  }
+}
+
+/** A link is to a page of the site or to a place elsewhere, in every language. */
+function checkKinds(hrefs: Texts, own: string, place: Place): void {
+  for (const [language, href] of Object.entries(hrefs)) {
+    if (hrefKind(href) === hrefKind(own)) continue;
+    place.problems.push(problem('hrefs-differ', below(place, language).pointer, { value: href, other: own }));
   }
 }
 

@@ -50,6 +50,10 @@ class MenuReader {
   readonly #byId: ReadonlyMap<string, Entry>;
   readonly #languages: Languages;
   readonly #audiences: readonly string[] | null;
+  /** The lists that are being read: one that holds itself would never end. */
+  readonly #open = new Set<unknown>();
+  /** How many wrong ids are still compared with all others; whoever has more has another problem. */
+  #suggestions = 100;
 
   constructor({ byId, languages, audiences }: MenuContext) {
     this.#byId = byId;
@@ -62,6 +66,11 @@ class MenuReader {
       place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
       return null;
     }
+    if (this.#open.has(value)) {
+      place.problems.push(problem('menu-holds-itself', place.pointer));
+      return null;
+    }
+    this.#open.add(value);
     const seen = new Map<string, string>();
     const readMember = (member: unknown, at: Place) => {
       const node = this.#readNode(member, level, at);
@@ -75,7 +84,9 @@ class MenuReader {
       else at.problems.push(problem('menu-repeats', at.pointer, { value: id, other }));
       return node;
     };
-    return readList(value, readMember, place);
+    const nodes = readList(value, readMember, place);
+    this.#open.delete(value);
+    return nodes;
   }
 
   #readNode(value: unknown, level: number, place: Place): MenuNode | null {
@@ -119,7 +130,8 @@ class MenuReader {
     if (id === null) return null;
     const entry = this.#byId.get(id);
     if (!entry) {
-      const other = nearest(id, this.#byId.keys());
+      const other = this.#suggestions > 0 ? nearest(id, this.#byId.keys()) : undefined;
+      this.#suggestions -= 1;
       place.problems.push(problem('unknown-entry', place.pointer, { value: id, ...(other && { other }) }));
       return null;
     }

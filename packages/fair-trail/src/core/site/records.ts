@@ -25,7 +25,26 @@ export function recordOf(
 ): SiteRecord | undefined {
   const list = recordsOf(entry, records);
   if (list === null || typeof list === 'string') return undefined;
-  return list.find((record) => sameParams(record.params, params));
+  return indexOf(list).get(keyOf(params));
+}
+
+/** The records of a list by their params. There may be many thousands, and each of their labels is asked for. */
+const indexes = new WeakMap<readonly SiteRecord[], ReadonlyMap<string, SiteRecord>>();
+
+function indexOf(list: readonly SiteRecord[]): ReadonlyMap<string, SiteRecord> {
+  const known = indexes.get(list);
+  if (known) return known;
+  const index = new Map<string, SiteRecord>();
+  for (const record of list) {
+    const key = keyOf(record.params);
+    if (!index.has(key)) index.set(key, record);
+  }
+  indexes.set(list, index);
+  return index;
+}
+
+function keyOf(params: Readonly<Record<string, string>>): string {
+  return JSON.stringify(Object.entries(params).sort(([one], [other]) => (one < other ? -1 : 1)));
 }
 
 export function sameParams(one: Readonly<Record<string, string>>, other: Readonly<Record<string, string>>): boolean {

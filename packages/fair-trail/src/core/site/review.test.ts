@@ -35,8 +35,8 @@ describe('a review', () => {
 
 function told(changes: readonly SiteChange[]): string[] {
   return changes.map((change) => {
-    const name = 'entry' in change ? change.entry.id : change.from.id;
-    return `${change.kind} ${change.kind === 'address-lost' ? change.address : name}`;
+    if (change.kind === 'language-changed') return change.kind;
+    return `${change.kind} ${change.kind === 'address-lost' ? change.address : change.entry.id}`;
   });
 }
 

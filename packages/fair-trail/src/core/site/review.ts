@@ -1,103 +1,128 @@
 import { parseUrl } from './address.ts';
-import { entryPointer, type Entry } from './entry.ts';
-import { hrefOf } from './hrefs.ts';
+import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
 import { locate } from './locate.ts';
-import { overlappingPaths } from './overlap.ts';
+import type { Place } from './match.ts';
+import { overlappingPlaces } from './overlap.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type Problem } from './problems.ts';
-import { everyEntry, everyMenuNode, type MenuNode, type Site } from './site.ts';
+import { reviewLabels, reviewMenu } from './review-menu.ts';
+import { readableSample, sampleAddresses } from './sample-addresses.ts';
+import { everyEntry, everyMenuNode, type Site } from './site.ts';
 
 export interface ReviewOptions {
   /** Whether the site is about to be published, so that planned entries are problems. Default: false. */
   readonly release?: boolean;
 }
 
-/** Longer than this, a list is scanned and not read. */
-const longestList = 12;
-
-const longestLabel = 30;
-
 /** What is valid and still likely to hurt someone. All of it is advisory; the site's own problems are not among it. */
 export function reviewSite(site: Site, options: ReviewOptions = {}): readonly Problem[] {
   const entries = [...everyEntry(site.entries)];
   return [
     ...entries.flatMap((entry) => reviewEntry(site, entry, options)),
-    ...overlaps(site, entries),
-    ...repeatedDestinations(entries),
+    ...shadowed(site),
+    ...overlaps(site),
+    ...repeatedDestinations(site, entries),
     ...unreachable(site, entries),
     ...unusedAudiences(site, entries),
-    ...[...site.menus].flatMap(([name, nodes]) => reviewMenu(nodes, pointerTo('/menus', name))),
+    ...[...site.menus].flatMap(([name, nodes]) => reviewMenu(site, nodes, pointerTo('/menus', name))),
   ];
 }
 
 function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Problem[] {
-  const found: Problem[] = [];
-  const at = (field: string) => `${entryPointer(entry)}/${field}`;
-  for (const text of Object.values(entry.labels)) {
-    if (lengthOf(text) > longestLabel) {
-      found.push(problem('label-too-long', at('label'), { value: text, expected: String(longestLabel) }));
+  const found = reviewLabels(site, entry.labels, `${entryPointer(entry)}/label`);
+  if (entry.outside) {
+    for (const href of new Set(Object.values(entry.hrefs ?? {}))) {
+      if (!isPlaceholder(site, href)) continue;
+      found.push(problem('placeholder-link', `${entryPointer(entry)}/href`, { value: href }));
     }
   }
-  for (const language of site.languages) {
-    const isNamed = Object.hasOwn(entry.labels, language) || /^\{\w+\}$/u.test(entry.label);
-    if (!isNamed) found.push(problem('missing-language', at('label'), { value: language }));
+  if (release && entry.planned) {
+    found.push(problem('planned-entry', `${entryPointer(entry)}/planned`, { value: entry.id }));
   }
-  if (entry.outside && entry.href !== null && isPlaceholder(entry.href)) {
-    found.push(problem('placeholder-link', at('href'), { value: entry.href }));
-  }
-  if (release && entry.planned) found.push(problem('planned-entry', at('planned'), { value: entry.id }));
-  const taker = takerOf(site, entry);
-  if (taker)
-    found.push(problem('address-shadowed', at('href'), { value: entry.href ?? '', other: entryPointer(taker) }));
   return found;
 }
 
-/** What a reader counts as characters, whatever they are made of. */
-function lengthOf(text: string): number {
-  return [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(text)].length;
-}
+/**
+ * Hosts that are reserved for documentation and tests (RFC 2606, RFC 6761, RFC 5737, RFC 3849), or that only those in
+ * the same network can reach (RFC 1918, RFC 4193, RFC 6762, RFC 8375).
+ */
+const placeholderHosts: readonly RegExp[] = [
+  /^(?:.*\.)?(?:localhost|invalid|test|local|localdomain|internal|intranet|lan|home\.arpa)$/u,
+  /^(?:.*\.)?example\.(?:com|net|org)$/u,
+  /^(?:0|10|127)\.[\d.]+$/u,
+  /^(?:169\.254|192\.168|192\.0\.2|198\.51\.100|203\.0\.113)\.[\d.]+$/u,
+  /^172\.(?:1[6-9]|2\d|3[01])\.[\d.]+$/u,
+  /^\[(?:::1?|f[cd][\da-f]{2}:.*|fe[89ab][\da-f]:.*|2001:db8:.*)\]$/u,
+];
 
-/** Hosts that are reserved for examples and tests, or are the developer's own machine. */
-const placeholderHost =
-  /^(?:localhost|127\.[\d.]+|\[::1\]|0\.0\.0\.0|(?:.*\.)?(?:invalid|test|localhost)|(?:www\.)?example\.(?:com|net|org))$/u;
+/** As the rest, but a site that is itself at such a host is made up, and so are its neighbors. */
+const exampleHost = '.example';
 
-function isPlaceholder(href: string): boolean {
+function isPlaceholder({ origin }: Site, href: string): boolean {
   const url = parseUrl(href);
   if (!url?.protocol.startsWith('http')) return false;
-  return placeholderHost.test(url.origin.replace(/^https?:\/\//u, '').replace(/:\d+$/u, ''));
+  const host = hostOf(url.origin);
+  if (host.endsWith(exampleHost)) return origin !== null && !hostOf(origin).endsWith(exampleHost);
+  // A name without a dot is one of the developer's own network.
+  return placeholderHosts.some((pattern) => pattern.test(host)) || /^[^.:[\]]+$/u.test(host);
 }
 
-/** Another entry that takes the address that links to this one lead to. */
-function takerOf(site: Site, entry: Entry): Entry | null {
-  // A value that no one writes in a path, so that only another param or wildcard can take it; and, where slashes stay
-  // slashes, one of several segments, as only a wildcard has it.
-  const params = Object.fromEntries(entry.paramNames.map((name) => [name, '\u2060/\u2060/\u2060']));
-  const href = entry.outside ? null : hrefOf(site, entry, params);
-  const found = href === null ? null : locate(site, { pathname: href.split('?', 1)[0] ?? '' }).entry;
-  return found === entry ? null : found;
+function hostOf(origin: string): string {
+  return origin.replace(/^https?:\/\//u, '').replace(/:\d+$/u, '');
 }
 
-function overlaps(site: Site, entries: readonly Entry[]): Problem[] {
-  const ways = entries.flatMap((entry) => (entry.paths[site.language] ?? []).map((path) => ({ entry, path })));
-  return overlappingPaths(ways).map(({ one, other }) => {
-    return problem('addresses-overlap', `${entryPointer(other)}/href`, {
-      value: other.href ?? '',
-      other: `${entryPointer(one)}/href`,
+/** The addresses with params that lead to other entries, whatever the params are. */
+function shadowed(site: Site): Problem[] {
+  const reported = new Set<string>();
+  return placesOf(site).flatMap(({ language, entry, path, field, moved }) => {
+    const pointer = entryPointer(entry) + field;
+    if (moved || reported.has(pointer) || path.every(({ kind }) => kind === 'literal')) return [];
+    const samples = sampleAddresses(site, path, language);
+    const takers = samples.map((pathname) => locate(site, { pathname }).entry);
+    const [taker, sample] = [takers[0], samples[0]];
+    if (!taker || sample === undefined || takers.includes(entry)) return [];
+    reported.add(pointer);
+    return [problem('address-shadowed', pointer, { value: readableSample(sample), other: entryPointer(taker) })];
+  });
+}
+
+function placesOf(site: Site): (Place & { readonly language: string })[] {
+  return site.languages.flatMap((language) => {
+    const places = Object.hasOwn(site.addresses, language) ? site.addresses[language] : [];
+    return (places ?? []).map((place) => ({ ...place, language }));
+  });
+}
+
+function overlaps(site: Site): Problem[] {
+  const reported = new Set<string>();
+  return site.languages.flatMap((language) => {
+    const places = placesOf({ ...site, languages: [language] });
+    return overlappingPlaces(places, site.caseSensitive).flatMap(({ one, other }) => {
+      const [here, there] = [entryPointer(other.entry) + other.field, entryPointer(one.entry) + one.field];
+      if (reported.has(here)) return [];
+      reported.add(here);
+      const [sample = ''] = sampleAddresses(site, other.path, language);
+      return [problem('addresses-overlap', here, { value: readableSample(sample), other: there })];
     });
   });
 }
 
-function repeatedDestinations(entries: readonly Entry[]): Problem[] {
+function repeatedDestinations(site: Site, entries: readonly Entry[]): Problem[] {
   const first = new Map<string, Entry>();
   return entries.flatMap((entry) => {
-    if (!entry.outside || entry.href === null) return [];
-    const destination = parseUrl(entry.href)?.href ?? entry.href;
-    const other = first.get(destination);
-    if (!other) first.set(destination, entry);
-    if (!other || other.label === entry.label) return [];
-    return [
-      problem('destination-repeats', `${entryPointer(entry)}/href`, { value: entry.href, other: entryPointer(other) }),
-    ];
+    if (!entry.outside) return [];
+    for (const language of site.languages) {
+      const text = (texts: Texts | null) => textIn(texts ?? {}, language, site.language);
+      const href = text(entry.hrefs);
+      const destination = `${language} ${parseUrl(href)?.href ?? href}`;
+      const other = first.get(destination);
+      if (!other) first.set(destination, entry);
+      else if (text(other.labels) !== text(entry.labels)) {
+        const details = { value: href, other: entryPointer(other) };
+        return [problem('destination-repeats', `${entryPointer(entry)}/href`, details)];
+      }
+    }
+    return [];
   });
 }
 
@@ -120,40 +145,5 @@ function unusedAudiences(site: Site, entries: readonly Entry[]): Problem[] {
   const used = new Set([...entries, ...actions].flatMap(({ audiences }) => audiences.flat()));
   return (site.audiences ?? []).flatMap((name, index) => {
     return used.has(name) ? [] : [problem('unused-audience', `/audiences/${index}`, { value: name })];
-  });
-}
-
-function reviewMenu(nodes: readonly MenuNode[], pointer: string): Problem[] {
-  const found: Problem[] = [];
-  const labels = new Map<string, { readonly key: string; readonly pointer: string }>();
-  const visit = (list: readonly MenuNode[], at: string) => {
-    const count = list.filter(({ kind }) => kind !== 'divider').length;
-    if (count > longestList) {
-      found.push(problem('menu-too-long', at, { value: String(count), expected: String(longestList) }));
-    }
-    list.forEach((node, index) => {
-      const here = `${at}/${index}`;
-      if (node.kind === 'group') visit(node.nodes, `${here}/entries`);
-      else if (node.kind === 'choice') visit(node.nodes, `${here}/either`);
-      else if (node.kind === 'entry') {
-        const { entry } = node;
-        const key = `${entry.id} ${JSON.stringify(node.params)}`;
-        const other = labels.get(entry.label);
-        if (!other) labels.set(entry.label, { key, pointer: here });
-        else if (other.key !== key && entry.paramNames.length === 0) {
-          found.push(problem('label-repeats', here, { value: entry.label, other: other.pointer }));
-        }
-      }
-    });
-  };
-  visit(nodes, pointer);
-  return [...found, ...missingIcons(nodes, pointer)];
-}
-
-function missingIcons(nodes: readonly MenuNode[], pointer: string): Problem[] {
-  const entries = nodes.flatMap((node, index) => (node.kind === 'entry' ? [{ entry: node.entry, index }] : []));
-  if (entries.every(({ entry }) => entry.icon === null) && !pointer.endsWith('/rail')) return [];
-  return entries.flatMap(({ entry, index }) => {
-    return entry.icon === null ? [problem('missing-icon', `${pointer}/${index}`, { value: entry.id })] : [];
   });
 }

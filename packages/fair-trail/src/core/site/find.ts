@@ -1,0 +1,37 @@
+import { folding, type Match } from './match.ts';
+import { decodeSegment, wellFormed } from './pathname.ts';
+import type { Site } from './site.ts';
+
+/** What a pathname of the site leads to. */
+export interface Found {
+  readonly language: string;
+  /** Null where no entry is known. */
+  readonly match: Match | null;
+}
+
+/** Takes off the base path and the prefix of a language; null for a pathname outside of the site. */
+export function findPathname(site: Site, pathname: string): Found | null {
+  const segments = segmentsBelow(site, wellFormed(pathname));
+  if (!segments) return null;
+  const language = languageOf(site, segments);
+  const match = site.matchers[language]?.match(language === site.language ? segments : segments.slice(1)) ?? null;
+  return { language, match };
+}
+
+/** A prefix counts only where no page of the site's own language is meant by it. */
+function languageOf(site: Site, [first = '']: readonly string[]): string {
+  if (site.languages.length === 1) return site.language;
+  const fold = folding(site.caseSensitive);
+  const prefix = fold(first);
+  if (prefix === fold(site.language)) return site.language;
+  return site.languages.find((language) => fold(language) === prefix) ?? site.language;
+}
+
+/** The segments after the base path, or null where the address lies outside it. */
+function segmentsBelow({ base, caseSensitive }: Site, pathname: string): readonly string[] | null {
+  const segments = pathname.split('/').filter(Boolean).map(decodeSegment);
+  if (base === '') return segments;
+  const fold = folding(caseSensitive);
+  const steps = base.slice(1).split('/').map(decodeSegment);
+  return steps.every((step, index) => fold(step) === fold(segments[index] ?? '')) ? segments.slice(steps.length) : null;
+}

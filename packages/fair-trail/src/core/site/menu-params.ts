@@ -1,0 +1,46 @@
+import { HrefError, hrefIn, hrefOf } from './hrefs.ts';
+import { isDots } from './pathname.ts';
+import { pointerTo } from './pointer.ts';
+import { problem, type Problem } from './problems.ts';
+import type { MenuNode, Site } from './site.ts';
+
+/** The links of menus whose params cannot be written: they would be missing without a word. */
+export function checkMenuParams(site: Site): readonly Problem[] {
+  const problems: Problem[] = [];
+  const visit = (nodes: readonly MenuNode[], pointer: string) => {
+    nodes.forEach((node, index) => {
+      const at = `${pointer}/${index}`;
+      if (node.kind === 'group') visit(node.nodes, `${at}/entries`);
+      else if (node.kind === 'choice') visit(node.nodes, `${at}/either`);
+      else if (node.kind === 'entry' && Object.keys(node.params).length > 0) {
+        const wrong = wrongParams(site, node, at);
+        if (wrong) problems.push(wrong);
+      }
+    });
+  };
+  for (const [name, nodes] of site.menus) visit(nodes, pointerTo('/menus', name));
+  return problems;
+}
+
+function wrongParams(
+  site: Site,
+  { entry, params }: Extract<MenuNode, { kind: 'entry' }>,
+  pointer: string,
+): Problem | null {
+  for (const language of site.languages) {
+    if (hrefOf(site, entry, params, language) !== null) continue;
+    const [name] = Object.entries(params).find(([, value]) => isDots(value)) ?? [];
+    const at = name === undefined ? `${pointer}/params` : pointerTo(`${pointer}/params`, name);
+    return problem('menu-param-value', at, { value: entry.id, other: reasonOf(site, entry.id, language, params) });
+  }
+  return null;
+}
+
+function reasonOf(site: Site, id: string, language: string, params: Readonly<Record<string, string>>): string {
+  try {
+    return hrefIn(site, id, language, params);
+  } catch (error) {
+    if (error instanceof HrefError) return error.message;
+    throw error;
+  }
+}
