@@ -151,8 +151,10 @@ class BrowserRouter implements Router, Presenter {
     const stopListening = history.listen(
       (traversal) => this.#send({ type: 'traverse', ...traversal }),
       (traversal) => {
+        const { wish } = this.state;
         this.#send({ type: 'will-traverse', ...traversal });
-        return this.state.wish === null;
+        // A wish from before may still be open, of a page that need not be asked any more.
+        return this.state.wish === wish;
       },
     );
     // Listening may have given the first entry its key, and the address may have changed since this router was made.

@@ -89,6 +89,10 @@ class BrowserHistory implements SessionHistory {
   readonly #addressing: Addressing;
   readonly #navigation: Navigation | null;
   #index: number;
+  /** How many entries come after the current one; null where that cannot be known, as after a reload. */
+  #after: number | null;
+  /** How many entries the browser counted when this was last known. */
+  #length: number;
 
   constructor(window: Window, addressing: Addressing, navigation: Navigation | null) {
     this.#window = window;
@@ -96,11 +100,16 @@ class BrowserHistory implements SessionHistory {
     this.#navigation = navigation;
     const kept = keptIn(window.history.state);
     this.#index = kept?.index ?? 0;
+    this.#after = kept ? null : 0;
+    this.#length = window.history.length;
     this.current = toEntry(addressing.read(window.location), kept ?? { key: createKey() });
   }
 
   push(entry: HistoryEntry): boolean {
-    return this.#write('pushState', entry, this.#index + 1);
+    this.#markForeign();
+    if (!this.#write('pushState', entry, this.#index + 1)) return false;
+    this.#count(this.#index);
+    return true;
   }
 
   replace(entry: HistoryEntry): boolean {
@@ -137,11 +146,10 @@ class BrowserHistory implements SessionHistory {
 
   #onPopState(onTraverse: (traversal: Traversal) => void, animated: boolean): void {
     const before = this.current;
-    const beforeIndex = this.#index;
-    const isOurs = this.#adopt();
+    const delta = this.#adopt();
     // The same entry again is the answer to something that was already known here.
     if (this.current.key === before.key && this.current.url === before.url) return;
-    onTraverse({ entry: this.current, delta: isOurs ? this.#index - beforeIndex : null, animated });
+    onTraverse({ entry: this.current, delta, animated });
   }
 
   #onNavigate(event: NavigateEvent, mayTraverse: (traversal: Traversal) => boolean): void {
@@ -152,20 +160,71 @@ class BrowserHistory implements SessionHistory {
     if (!mayTraverse({ entry, delta: destination.index - index })) event.preventDefault();
   }
 
-  /** Takes over what the browser is at; an entry that is not ours yet (a first load, a hash) is given a key. */
-  #adopt(): boolean {
+  /**
+   * Takes over what the browser is at; an entry that is not ours yet (a first load, a hash, another script's) is given a
+   * key.
+   *
+   * @returns how far that is from the entry before; null where that cannot be told
+   */
+  #adopt(): number | null {
     const kept = keptIn(this.#window.history.state);
     const url = this.#addressing.read(this.#window.location);
+    const last = this.#last;
     if (kept) {
+      const delta = kept.index - this.#index;
       this.#index = kept.index;
       this.current = toEntry(url, kept);
-      return true;
+      this.#count(last);
+      return delta;
     }
-    const isKnown = url === this.current.url;
-    const entry = { url, key: isKnown ? this.current.key : createKey() };
-    // A new entry that nobody wrote is a hash that was followed from the one before.
-    if (!this.#write('replaceState', entry, isKnown ? this.#index : this.#index + 1)) this.current = entry;
-    return false;
+    const before = this.current.url;
+    if (url === before) {
+      this.#mark({ url, key: this.current.key }, this.#index);
+      return null;
+    }
+    // A hash that was followed makes an entry after the current one, and ends what came after that.
+    if (withoutHash(url) === withoutHash(before)) {
+      this.#mark({ url, key: createKey() }, this.#index + 1);
+      this.#count(this.#index);
+      return null;
+    }
+    // An entry of another script. Each that we came by is marked, so that an unmarked one that was there before comes
+    // after the current one, if anything does.
+    const delta = last === this.#index ? -1 : 1;
+    this.#mark({ url, key: createKey() }, this.#index + delta);
+    this.#count(last);
+    return last === null ? null : delta;
+  }
+
+  /** Another script may have written entries since: the last of them is marked, so that Back to it can be measured. */
+  #markForeign(): void {
+    const { history, location } = this.#window;
+    if (keptIn(history.state)?.key === this.current.key) return;
+    const url = this.#addressing.read(location);
+    const last = this.#last;
+    const grown = last === null ? history.length - this.#length : last - this.#index;
+    // Where it is not known what came after, and at the most that a browser keeps, the number of entries says nothing.
+    const isUncounted = last === null || history.length >= mostEntries;
+    const added = Math.max(grown, isUncounted && url !== this.current.url ? 1 : 0);
+    this.#mark({ url, key: added === 0 ? this.current.key : createKey() }, this.#index + added);
+    this.#count(this.#index);
+  }
+
+  /** Gives the browser's current entry its key; where its state cannot hold it, the key is known here alone. */
+  #mark(entry: HistoryEntry, index: number): void {
+    if (canHold(this.#window.history.state) && this.#write('replaceState', entry, index)) return;
+    this.#index = index;
+    this.current = entry;
+  }
+
+  /** The place of the last entry, those counted that other scripts have added since. */
+  get #last(): number | null {
+    return this.#after === null ? null : this.#index + this.#after + this.#window.history.length - this.#length;
+  }
+
+  #count(last: number | null): void {
+    this.#after = last === null ? null : Math.max(0, last - this.#index);
+    this.#length = this.#window.history.length;
   }
 
   /** A browser refuses in a sandboxed frame, or after too many calls. */
@@ -174,7 +233,9 @@ class BrowserHistory implements SessionHistory {
     const others: unknown = method === 'replaceState' ? history.state : null;
     const kept: Kept = { key: entry.key, index, ...(entry.state !== undefined && { state: entry.state }) };
     try {
-      const state = { ...(typeof others === 'object' ? others : null), [field]: kept };
+      const state = Array.isArray(others)
+        ? Object.assign(others.slice(), { [field]: kept })
+        : { ...plain(others), [field]: kept };
       // Beginning with the origin, so that a path with a doubled slash is not taken for another host.
       const { before, href } = this.#addressing;
       history[method](state, '', location.origin + before(location) + href(entry.url));
@@ -187,6 +248,22 @@ class BrowserHistory implements SessionHistory {
     this.current = entry;
     return true;
   }
+}
+
+/** Browsers keep no more entries than this. */
+const mostEntries = 50;
+
+function withoutHash(url: string): string {
+  return url.split('#', 1)[0] ?? '';
+}
+
+/** Another script's state that a field can be added to, without making something else of it. */
+function canHold(state: unknown): boolean {
+  return state === null || Array.isArray(state) || plain(state) !== null;
+}
+
+function plain(state: unknown): object | null {
+  return Object.prototype.toString.call(state) === '[object Object]' ? (state as object) : null;
 }
 
 function toEntry(url: string, { key, state }: Pick<Kept, 'key' | 'state'>): HistoryEntry {

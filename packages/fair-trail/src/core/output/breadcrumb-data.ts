@@ -1,3 +1,4 @@
+import { absoluteAddress } from '../site/address.ts';
 import type { Breadcrumb } from '../site/breadcrumbs.ts';
 import type { Site } from '../site/site.ts';
 
@@ -19,7 +20,7 @@ export function breadcrumbJsonLd(site: Site, steps: readonly Breadcrumb[]): stri
       '@type': 'ListItem',
       position: index + 1,
       name: label,
-      ...(!current && href !== null && { item: href.startsWith('/') ? origin + href : href }),
+      ...(!current && href !== null && { item: href.startsWith('/') ? absoluteAddress(origin, href) : href }),
     })),
   };
   // The HTML standard (section 4.12.1.3) ends a script at "</script" and starts an escape at "<!--", also in text.

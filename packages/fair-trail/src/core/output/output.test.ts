@@ -74,16 +74,49 @@ describe('sitemap', () => {
     expect(text.match(/hreflang="cy" href="https:\/\/x\.example\/cy\/llanw"/gu)?.length).toBe(2);
   });
 
-  test('leaves out planned pages, and needs an origin', () => {
+  test('is no file where there is no page for everyone: the protocol knows no empty one', () => {
     const planned = { id: 'a', label: 'a', href: '/a', planned: true };
-    expect(
-      addresses(sitemap(defineSite({ name: 'x', origin: 'https://x.example', entries: [planned] }))[0]?.text),
-    ).toEqual([]);
+    expect(sitemap(defineSite({ name: 'x', origin: 'https://x.example', entries: [planned] }))).toEqual([]);
+  });
+
+  test('leaves out addresses that are longer than the protocol allows, and says so', () => {
+    const long = defineSite({
+      name: 'x',
+      origin: 'https://x.example',
+      entries: [
+        { id: 'a', label: 'a', href: '/a' },
+        { id: 'b', label: 'b', href: `/${'b'.repeat(2047 - 'https://x.example/'.length)}` },
+        { id: 'c', label: 'c', href: `/${'c'.repeat(2048 - 'https://x.example/'.length)}` },
+      ],
+    });
+    const leftOut: string[] = [];
+    const [file] = sitemap(long, { onLeftOut: (url) => leftOut.push(url) });
+    expect(addresses(file?.text).map((url) => url.length)).toEqual([19, 2047]);
+    expect(leftOut.map((url) => url.length)).toEqual([2048]);
+  });
+
+  test('names its parts so that they are found again, whatever they are called', () => {
+    const entries = Array.from({ length: 3 }, (_, index) => ({ id: `e${index}`, label: 'x', href: `/p${index}` }));
+    const many = defineSite({ name: 'x', origin: 'https://x.example', entries }, { base: '/öl b' });
+    const [index] = sitemap(many, { name: 'a b?#.xml', limits: { addresses: 2 } });
+    expect(addresses(index?.text)).toEqual(
+      [1, 2].map((part) => `https://x.example/%C3%B6l%20b/a%20b%3F%23-${part}.xml`),
+    );
+  });
+
+  test('needs an origin', () => {
     expect(() => sitemap(defineSite({ name: 'x', entries: [] }))).toThrow(/origin/u);
   });
 });
 
 describe('structured data', () => {
+  test('writes addresses as URLs', () => {
+    const entries = [{ id: 'a', label: 'a', href: '/é b', entries: [{ id: 'c', label: 'c', href: '/é b/c' }] }];
+    const odd = defineSite({ name: 'x', origin: 'https://x.example', entries });
+    const json = breadcrumbJsonLd(odd, breadcrumbs(odd, locate(odd, '/é b/c')));
+    expect(json).toContain('"item":"https://x.example/%C3%A9%20b"');
+  });
+
   test('is a BreadcrumbList with absolute addresses', () => {
     const steps = breadcrumbs(site, locate(site, '/visit/book'));
     expect(JSON.parse(breadcrumbJsonLd(site, steps))).toEqual({

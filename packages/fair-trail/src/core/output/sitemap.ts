@@ -1,4 +1,4 @@
-import { parseUrl } from '../site/address.ts';
+import { absoluteAddress } from '../site/address.ts';
 import { mayAccess } from '../site/entry.ts';
 import { hrefOf } from '../site/hrefs.ts';
 import { recordsOf, type SiteRecord, type SiteRecords } from '../site/records.ts';
@@ -8,6 +8,9 @@ import { escapeXml } from './escape.ts';
 /** The sitemaps.org protocol's limits for one file. */
 export const sitemapLimits = { addresses: 50_000, bytes: 52_428_800 } as const;
 
+/** The protocol's limit for one address, in characters. */
+const longestAddress = 2047;
+
 export interface SitemapOptions {
   /** Default: none. */
   readonly records?: SiteRecords;
@@ -15,6 +18,8 @@ export interface SitemapOptions {
   readonly name?: string;
   /** Lower limits than the protocol's, for those who want smaller files. */
   readonly limits?: Partial<Record<keyof typeof sitemapLimits, number>>;
+  /** Called with each address that is left out because it is longer than the protocol allows. Default: nothing. */
+  readonly onLeftOut?: (url: string) => void;
 }
 
 /** A file to be put at the root of the site. */
@@ -30,24 +35,26 @@ interface Page {
 
 /**
  * The pages that everyone may see, after the sitemaps.org protocol 0.9: one file, or an index and several once there are
- * more addresses or bytes than one may hold. Private and planned entries, outside links and groups are left out.
+ * more addresses or bytes than one may hold. Private and planned entries, outside links and groups are left out, and so
+ * are addresses of 2 048 characters and more.
  *
+ * @returns no file where there is no page for everyone: the protocol knows no empty sitemap
  * @throws TypeError for a site without an origin
  */
 export function sitemap(site: Site, options: SitemapOptions = {}): readonly SitemapFile[] {
-  const { records = {}, name = 'sitemap.xml' } = options;
+  const { records = {}, name = 'sitemap.xml', onLeftOut = () => undefined } = options;
   const { origin } = site;
   if (origin === null) throw new TypeError('A sitemap needs absolute addresses: give the site an "origin".');
   const limits = { ...sitemapLimits, ...options.limits };
-  const parts = split(urlElements(pagesOf(site, origin, records), site), limits);
+  const parts = split(urlElements(pagesOf(site, origin, records, onLeftOut), site), limits);
   const namespaces = site.languages.length > 1 ? ' xmlns:xhtml="http://www.w3.org/1999/xhtml"' : '';
   const open = `${declaration}<urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9"${namespaces}>\n`;
   const texts = parts.map((part) => `${open}${part.join('')}</urlset>\n`);
-  if (texts.length === 1) return texts.map((text) => ({ name, text }));
+  if (texts.length <= 1) return texts.map((text) => ({ name, text }));
 
   const files = texts.map((text, index) => ({ name: name.replace(/(?=\.[^.]*$|$)/u, `-${index + 1}`), text }));
   const rows = files.map((file) => {
-    return `  <sitemap><loc>${escapeXml(`${origin}${site.base}/${encodeURI(file.name)}`)}</loc></sitemap>\n`;
+    return `  <sitemap><loc>${escapeXml(absoluteAddress(origin, `${site.base}/${encodeURIComponent(file.name)}`))}</loc></sitemap>\n`;
   });
   const index = `${declaration}<sitemapindex xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">\n${rows.join('')}</sitemapindex>\n`;
   return [{ name, text: index }, ...files];
@@ -55,7 +62,12 @@ export function sitemap(site: Site, options: SitemapOptions = {}): readonly Site
 
 const declaration = '<?xml version="1.0" encoding="UTF-8"?>\n';
 
-function* pagesOf(site: Site, origin: string, records: SiteRecords): Generator<Page, void, undefined> {
+function* pagesOf(
+  site: Site,
+  origin: string,
+  records: SiteRecords,
+  onLeftOut: (url: string) => void,
+): Generator<Page, void, undefined> {
   const seen = new Set<string>();
   for (const entry of everyEntry(site.entries)) {
     if (entry.outside || entry.planned || mayAccess(entry, []) !== true) continue;
@@ -66,7 +78,11 @@ function* pagesOf(site: Site, origin: string, records: SiteRecords): Generator<P
     for (const params of filled) {
       const alternates = site.languages.flatMap((language) => {
         const href = hrefOf(site, entry, params, language);
-        return href === null ? [] : [{ language, url: absolute(origin, href) }];
+        if (href === null) return [];
+        const url = absoluteAddress(origin, href);
+        if (url.length <= longestAddress) return [{ language, url }];
+        onLeftOut(url);
+        return [];
       });
       const [first] = alternates;
       if (!first || seen.has(first.url)) continue;
@@ -74,11 +90,6 @@ function* pagesOf(site: Site, origin: string, records: SiteRecords): Generator<P
       yield { alternates };
     }
   }
-}
-
-/** Percent-encoded as the URL standard writes it, which the protocol asks for (RFC 3986). */
-function absolute(origin: string, href: string): string {
-  return parseUrl(origin + href)?.href ?? origin + href;
 }
 
 function* urlElements(pages: Iterable<Page>, site: Site): Generator<string, void, undefined> {
@@ -98,10 +109,10 @@ function split(elements: Iterable<string>, limits: { addresses: number; bytes: n
   const room = limits.bytes - 400;
   let part: string[] = [];
   let bytes = 0;
-  const parts = [part];
+  const parts: string[][] = [];
   for (const text of elements) {
     const size = byteLength(text);
-    if (part.length > 0 && (part.length >= limits.addresses || bytes + size > room)) {
+    if (parts.length === 0 || (part.length > 0 && (part.length >= limits.addresses || bytes + size > room))) {
       parts.push((part = []));
       bytes = 0;
     }

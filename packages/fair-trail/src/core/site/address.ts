@@ -53,3 +53,8 @@ export function readBase(base: string): string | null {
   if (segments.some((segment) => isDots(decodeSegment(segment)))) return null;
   return segments.map((segment) => `/${encodeLiteral(wellFormed(segment))}`).join('');
 }
+
+/** A site path with its origin, percent-encoded as the URL standard writes it. */
+export function absoluteAddress(origin: string, href: string): string {
+  return parseUrl(origin + href)?.href ?? origin + href;
+}

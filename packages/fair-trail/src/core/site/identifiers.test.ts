@@ -47,6 +47,24 @@ test('ids, menus and params are checked by the compiler', () => {
   for (const each of wrong) expect(each).toThrow();
 });
 
+test('params of any script are known, and what is escaped is none', () => {
+  const odd = defineSite({
+    name: 'x',
+    entries: [
+      { id: 'script', label: 'x', href: '/s/:日本/:été-:ñ1' },
+      { id: 'escaped', label: 'x', href: '/e/\\:no/a\\:no/:yes' },
+      { id: 'plain', label: 'x', href: '/p/\\:no' },
+      { id: 'query', label: 'x', href: '/q/\\?b\\*' },
+    ],
+  });
+  expect(hrefTo(odd, 'script', { 日本: 'a', été: 'b', ñ1: 'c' })).toBe('/s/a/b-c');
+  expect(hrefTo(odd, 'escaped', { yes: 'a' })).toBe('/e/:no/a:no/a');
+  expect(hrefTo(odd, 'plain')).toBe('/p/:no');
+  expect(hrefTo(odd, 'query')).toBe('/q/%3Fb*');
+  // @ts-expect-error -- a param is missing
+  expect(() => hrefTo(odd, 'script', { 日本: 'a', été: 'b' })).toThrow();
+});
+
 test('ids that are not known to the compiler are any text', () => {
   const some: { id: string; label: string; href: string }[] = [{ id: 'a', label: 'A', href: '/a' }];
   expect(hrefTo(defineSite({ name: 'x', entries: some }), 'a')).toBe('/a');

@@ -13,43 +13,56 @@ export type EntryId<Definition extends SiteShape> =
 
 type EntryWith<Definition extends SiteShape, Id> = Extract<EntryIn<Definition['entries']>, { readonly id: Id }>;
 
-type Letter =
-  | 'a'
-  | 'b'
-  | 'c'
-  | 'd'
-  | 'e'
-  | 'f'
-  | 'g'
-  | 'h'
-  | 'i'
-  | 'j'
-  | 'k'
-  | 'l'
-  | 'm'
-  | 'n'
-  | 'o'
-  | 'p'
-  | 'q'
-  | 'r'
-  | 's'
-  | 't'
-  | 'u'
-  | 'v'
-  | 'w'
-  | 'x'
-  | 'y'
-  | 'z';
-type NameCharacter = Letter | Uppercase<Letter> | '0' | '1' | '2' | '3' | '4' | '5' | '6' | '7' | '8' | '9' | '_';
+/** What is no part of a name: letters and digits are, those of all scripts. */
+type Punctuation =
+  | ' '
+  | '!'
+  | '"'
+  | '#'
+  | '$'
+  | '%'
+  | '&'
+  | "'"
+  | '('
+  | ')'
+  | '*'
+  | '+'
+  | ','
+  | '-'
+  | '.'
+  | '/'
+  | ':'
+  | ';'
+  | '<'
+  | '='
+  | '>'
+  | '?'
+  | '@'
+  | '['
+  | '\\'
+  | ']'
+  | '^'
+  | '`'
+  | '{'
+  | '|'
+  | '}'
+  | '~';
 
 /** The name that a text begins with. */
 type Name<Text extends string, Taken extends string = ''> = Text extends `${infer First}${infer Rest}`
-  ? First extends NameCharacter
-    ? Name<Rest, `${Taken}${First}`>
-    : Taken
+  ? First extends Punctuation
+    ? Taken
+    : Name<Rest, `${Taken}${First}`>
   : Taken;
 
-/** The names of the params in a path. */
+/** A path with a space for each escaped character, which stands for itself. */
+type Unescaped<Path extends string> = Path extends `${infer Before}\\${infer After}`
+  ? After extends `${infer _}${infer Rest}`
+    ? `${Before} ${Unescaped<Rest>}`
+    : Before
+  : Path;
+
+/** The names of the params in an unescaped path. */
 type NameIn<Path extends string> = Path extends `${string}:${infer After}` ? Name<After> | NameIn<After> : never;
 
 /** Whether a path has parts that may be left out, or that take whatever is given. */
@@ -57,7 +70,7 @@ type IsLoose<Path extends string> = Path extends `${string}${'?' | '*' | '+' | '
 
 type Values<Text> = Text extends string ? Text : Text extends Readonly<Record<string, infer Value>> ? Value : never;
 
-type PathOf<One> = One extends { readonly href: infer Href } ? Extract<Values<Href>, string> : never;
+type PathOf<One> = One extends { readonly href: infer Href } ? Unescaped<Extract<Values<Href>, string>> : never;
 
 type QueryOf<One> = One extends { readonly query: readonly (infer Key extends string)[] } ? Key : never;
 
