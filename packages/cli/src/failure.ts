@@ -1,3 +1,5 @@
+import { errorColors } from './colors.ts';
+
 /**
  * The catalogue of what can go wrong in the command itself. What can be wrong in a site file stands in the library's
  * catalogue; `docs/problems.md` explains both.
@@ -31,9 +33,15 @@ export const failureCodes = [
   'no-such-entry',
   'no-such-language',
   'storage-syntax',
+  'unexpected',
 ] as const;
 
 export type FailureCode = (typeof failureCodes)[number];
+
+/** The line that tells what ended the command. */
+export function failureLine({ message, code }: Pick<Failure, 'message' | 'code'>): string {
+  return `${errorColors.red('fair-trail:')} ${message} [${code}]`;
+}
 
 /** Ends the command with a line for the error stream and an exit code: 3 where there is no browser, else that of bad input. */
 export class Failure extends Error {

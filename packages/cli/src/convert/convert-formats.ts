@@ -1,5 +1,5 @@
-import { statSync } from 'node:fs';
 import { Failure } from '../failure.ts';
+import { kindOf } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
 
 export const inputFormats = ['site', 'sitemap', 'opml', 'html', 'folder'] as const;
@@ -17,7 +17,9 @@ const endings: readonly (readonly [ending: RegExp, format: InputFormat | OutputF
 ];
 
 export function inputFormatOf(file: string): InputFormat {
-  if (statSync(file, { throwIfNoEntry: false })?.isDirectory()) return 'folder';
+  const kind = kindOf(file);
+  if (kind === 'folder') return 'folder';
+  if (kind === null) throw new Failure('file-missing', `There is no file or folder "${printable(file)}".`);
   const format = endings.find(([ending]) => ending.test(file))?.[1];
   if (format && format !== 'declarations') return format;
   throw new Failure('unknown-format', `The ending of "${printable(file)}" says no format. Name it with --from.`);

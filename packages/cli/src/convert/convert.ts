@@ -1,13 +1,5 @@
 import path from 'node:path';
-import {
-  checkSite,
-  nestedListHtml,
-  outline,
-  sitemap,
-  type Site,
-  type SiteDefinition,
-  type SiteRecords,
-} from 'fair-trail';
+import { nestedListHtml, outline, sitemap, type Site, type SiteDefinition, type SiteRecords } from 'fair-trail';
 import { Failure } from '../failure.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readSoundSite } from '../input/site-file.ts';
@@ -21,6 +13,7 @@ import { spin } from '../spinner.ts';
 import { toDeclarations } from '../writers/declarations-writer.ts';
 import { toOpml } from '../writers/opml-writer.ts';
 import { writeFiles, type OutputFile } from '../writers/write-files.ts';
+import { soundPartOf } from './sound-part.ts';
 import { inputFormatOf, outputFormatOf, type InputFormat, type OutputFormat } from './convert-formats.ts';
 
 export interface ConvertOptions {
@@ -29,49 +22,81 @@ export interface ConvertOptions {
   readonly origin?: string;
   readonly records?: string;
   readonly force?: boolean;
+  readonly strict?: boolean;
 }
 
-/** Reads one format and writes another, and says on the error stream what was guessed. */
+/** A site, and what is to be said of where it comes from. */
+interface ConvertedSite {
+  readonly site: Site;
+  readonly guesses: readonly string[];
+  readonly leftOut: readonly string[];
+}
+
+/** Reads one format and writes another, and says on the error stream what was guessed and what was left out. */
 export async function convert(input: string, output: string, options: ConvertOptions): Promise<void> {
+  const { origin } = options;
+  if (origin !== undefined && !isOrigin(origin)) {
+    const remedy = 'Give a scheme and a host, such as https://marram.example.';
+    throw new Failure('bad-usage', `--origin "${printable(origin)}" is not an origin. ${remedy}`);
+  }
   const from = options.from ?? inputFormatOf(input);
   const to = options.to ?? (output === '-' ? 'site' : outputFormatOf(output));
   const records = options.records === undefined ? {} : readRecords(options.records);
-  const { definition, guesses } = await readDefinition(input, from);
-  const site = sound(options.origin === undefined ? definition : { ...definition, origin: options.origin }, input);
-  const files = writeSite(site, to, output, records);
-  if (output === '-') process.stdout.write(files.map(({ text }) => text).join(''));
-  else writeFiles(files, options.force ?? false);
-  for (const guess of guesses) process.stderr.write(`guessed: ${printable(guess)}\n`);
-  if (output !== '-') {
-    const count =
-      guesses.length === 0 ? '' : `, with ${guesses.length} ${guesses.length === 1 ? 'guess' : 'guesses'} listed above`;
-    process.stderr.write(`Wrote ${files.map((file) => printable(file.path)).join(', ')}${count}.\n`);
+  const { site, guesses, leftOut } = await readSite(input, from, origin);
+  const tooLong: string[] = [];
+  const files = writeSite(site, to, output, records, (url) => tooLong.push(url));
+  if (output !== '-') writeFiles(files, options.force ?? false);
+  else if (files.length === 1) process.stdout.write(files[0]?.text ?? '');
+  else {
+    const problem = `The sitemap takes ${files.length} files, and the standard output is one.`;
+    throw new Failure('bad-usage', `${problem} Name a file to write; the others are put beside it.`);
   }
+  const notes = [
+    ...guesses.map((guess) => `guessed: ${printable(guess)}`),
+    ...leftOut.map((what) => `left out: ${printable(what)}`),
+    ...tooLong.map((url) => `left out: "${printable(url.slice(0, 80))}…": a sitemap has no address so long.`),
+  ];
+  for (const note of notes) process.stderr.write(`${note}\n`);
+  if (output !== '-') {
+    const about =
+      notes.length === 0 ? '' : `, with ${notes.length} ${notes.length === 1 ? 'note' : 'notes'} listed above`;
+    process.stderr.write(`Wrote ${files.map((file) => printable(file.path)).join(', ')}${about}.\n`);
+  }
+  if (options.strict && leftOut.length + tooLong.length > 0) process.exitCode = 1;
 }
 
-async function readDefinition(
-  input: string,
-  from: InputFormat,
-): Promise<{ definition: SiteDefinition; guesses: readonly string[] }> {
-  if (from === 'site') return { definition: (await readSoundSite(input)).site.definition, guesses: [] };
+function isOrigin(text: string): boolean {
+  const url = URL.canParse(text) ? new URL(text) : null;
+  return /^https?:$/u.test(url?.protocol ?? '') && text.replace(/\/$/u, '').toLowerCase() === url?.origin;
+}
+
+async function readSite(input: string, from: InputFormat, origin: string | undefined): Promise<ConvertedSite> {
+  const withOrigin = (definition: SiteDefinition) => (origin === undefined ? definition : { ...definition, origin });
+  if (from === 'site') {
+    const { site } = await readSoundSite(input);
+    // It is sound, and stays so with another origin.
+    return { site: soundPartOf(withOrigin(site.definition)).site ?? site, guesses: [], leftOut: [] };
+  }
   const spinner = await spin(`Reading ${printable(input)}`);
   try {
     const draft = readDraft(input, from, (done, all) => {
       if (spinner && done % 50 === 0) spinner.text = `Reading ${printable(input)}: ${done} of ${all} pages`;
     });
-    return { definition: toDefinition(draft), guesses: draft.guesses };
+    const { site, leftOut } = sound(withOrigin(toDefinition(draft)), input);
+    return { site, guesses: draft.guesses, leftOut: [...draft.leftOut, ...leftOut] };
   } finally {
     spinner?.stop();
   }
 }
 
-/** A reader's own output must be a sound site file; what is not is a mistake of the input that it could not mend. */
-function sound(definition: SiteDefinition, input: string): Site {
-  const { site, problems } = checkSite(definition);
-  if (site) return site;
+/** The site of a definition, as far as it can be used. */
+function sound(definition: SiteDefinition, input: string): Omit<ConvertedSite, 'guesses'> {
+  const { site, problems, leftOut } = soundPartOf(definition);
+  if (site && site.entries.length > 0) return { site, leftOut };
   const [first, ...others] = problems.filter(({ severity }) => severity === 'fatal');
+  if (!first) throw new Failure('nothing-found', `"${printable(input)}" has no page that a site could have.`);
   const more = others.length > 0 ? ` (and ${others.length} more)` : '';
-  const message = first ? `${first.pointer || '/'}: ${printable(first.message)} ${printable(first.remedy)}` : '';
+  const message = `${first.pointer || '/'}: ${printable(first.message)} ${printable(first.remedy)}`;
   throw new Failure('site-problems', `What is in "${printable(input)}" makes no sound site file. ${message}${more}`);
 }
 
@@ -86,7 +111,13 @@ function readDraft(
 }
 
 /** The files that a site is written as; the first at the place that was asked for, the others beside it. */
-function writeSite(site: Site, format: OutputFormat, place: string, records: SiteRecords): readonly OutputFile[] {
+function writeSite(
+  site: Site,
+  format: OutputFormat,
+  place: string,
+  records: SiteRecords,
+  onLeftOut: (url: string) => void,
+): readonly OutputFile[] {
   switch (format) {
     case 'site':
       return [{ path: place, text: `${JSON.stringify(site.definition, null, 2)}\n` }];
@@ -104,7 +135,9 @@ function writeSite(site: Site, format: OutputFormat, place: string, records: Sit
         );
       }
       const { dir, base } = path.parse(place);
-      return sitemap(site, { records, name: base }).map(({ name, text }) => ({ path: path.join(dir, name), text }));
+      const files = sitemap(site, { records, name: base, onLeftOut });
+      if (files.length > 0) return files.map(({ name, text }) => ({ path: path.join(dir, name), text }));
+      throw new Failure('nothing-found', 'No page of the site is for everyone, so a sitemap would be empty.');
     }
   }
 }

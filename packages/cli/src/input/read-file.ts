@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from 'node:fs';
+import { closeSync, openSync, readSync, statSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { Failure, type FailureCode } from '../failure.ts';
 import { printable } from '../printable.ts';
@@ -6,16 +6,41 @@ import { printable } from '../printable.ts';
 /** More than the largest sitemap that its protocol allows, and little enough to hold in memory several times. */
 const mostBytes = 64 * 1024 * 1024;
 
+/** How much is read at a time: of a pipe or a device, nobody knows the size before the end. */
+const chunkBytes = 1024 * 1024;
+
 /** @throws Failure where there is no file, it may not be read, or it is too large */
 export function readBytes(file: string): Buffer {
   const shown = printable(file);
+  const chunks: Buffer[] = [];
+  let size = 0;
   try {
-    const { size } = statSync(file);
-    if (size > mostBytes) throw tooLarge(shown);
-    return readFileSync(file);
+    const descriptor = openSync(file, 'r');
+    try {
+      for (;;) {
+        const chunk = Buffer.allocUnsafe(chunkBytes);
+        const length = readSync(descriptor, chunk, 0, chunkBytes, null);
+        if (length === 0) return Buffer.concat(chunks, size);
+        chunks.push(chunk.subarray(0, length));
+        size += length;
+        if (size > mostBytes) throw tooLarge(shown);
+      }
+    } finally {
+      closeSync(descriptor);
+    }
   } catch (error) {
     if (error instanceof Failure) throw error;
     throw readFailure(error as NodeJS.ErrnoException, shown);
+  }
+}
+
+/** What is at a path, links followed; null where there is nothing. @throws Failure where that cannot be known */
+export function kindOf(path: string): 'file' | 'folder' | null {
+  try {
+    const found = statSync(path, { throwIfNoEntry: false });
+    return found ? (found.isDirectory() ? 'folder' : 'file') : null;
+  } catch (error) {
+    throw readFailure(error as NodeJS.ErrnoException, printable(path));
   }
 }
 
@@ -55,6 +80,8 @@ function tooLarge(shown: string): Failure {
 function readFailure({ code }: NodeJS.ErrnoException, shown: string): Failure {
   const failures: Readonly<Record<string, readonly [FailureCode, string]>> = {
     ENOENT: ['file-missing', `There is no file "${shown}".`],
+    ENOTDIR: ['file-missing', `There is no file "${shown}".`],
+    ELOOP: ['file-unreadable', `"${shown}" is a link that leads back to itself.`],
     EISDIR: ['file-unreadable', `"${shown}" is a folder. Give the path of a file.`],
   };
   const [failure, message] = failures[code ?? ''] ?? [

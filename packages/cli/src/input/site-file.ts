@@ -1,11 +1,10 @@
-import { statSync } from 'node:fs';
 import path from 'node:path';
 import { checkSite, type Problem, type Site } from 'fair-trail';
-import { Failure } from '../failure.ts';
+import { Failure, failureLine } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { reasonOf } from '../reason-of.ts';
 import { readJson } from './json-document.ts';
-import { readText } from './read-file.ts';
+import { kindOf, readText } from './read-file.ts';
 
 /** A problem with its place in the file, where the file has lines to count. */
 export interface LocatedProblem extends Problem {
@@ -36,7 +35,7 @@ export async function readSoundSite(file: string): Promise<CheckedSiteFile & { r
   const { site, problems } = checked;
   if (site) return { ...checked, site };
   const fatal = problems.filter(({ severity }) => severity === 'fatal').length;
-  const count = `${fatal} ${fatal === 1 ? 'problem' : 'problems'} to mend in ${printable(file)}`;
+  const count = `${fatal} ${fatal === 1 ? 'problem' : 'problems'} to fix in ${printable(file)}`;
   throw new Failure('site-problems', [...problems.map(problemLine), '', count].join('\n'));
 }
 
@@ -53,27 +52,38 @@ function readJsonFile(file: string): CheckedSiteFile {
 
 async function readModule(file: string): Promise<CheckedSiteFile> {
   const shown = printable(file);
-  if (!statSync(file, { throwIfNoEntry: false })) throw new Failure('file-missing', `There is no file "${shown}".`);
+  if (kindOf(file) === null) throw new Failure('file-missing', `There is no file "${shown}".`);
   const absolute = path.resolve(file);
+  const failed = (reason: string) => new Failure('module-failed', `The module "${shown}" cannot be loaded: ${reason}`);
   // Only a module needs what loads modules.
   const { createJiti } = await import('jiti');
-  let module: Record<string, unknown>;
+  // With nothing left to do, Node would exit, and say nothing of what is still being waited for.
+  const stopWatching = onIdle(failed('it waits for something that never finishes.'));
   try {
-    module = await createJiti(absolute, { fsCache: false, interopDefault: false }).import<Record<string, unknown>>(
-      absolute,
-    );
+    const jiti = createJiti(absolute, { fsCache: false, interopDefault: false });
+    const module = await jiti.import<Record<string, unknown>>(absolute);
+    const exported = module['default'] ?? module['site'] ?? module['definition'];
+    if (exported === undefined) throw failed('it exports no site. Export the definition as its default.');
+    // What a module exports may run code of its own when it is read.
+    const { site, problems } = checkSite(isSite(exported) ? exported.definition : exported);
+    const locate = (found: readonly Problem[]) =>
+      found.map((problem): LocatedProblem => ({ ...problem, file, line: null, column: null }));
+    return { file, site, problems: locate(problems), locate };
   } catch (error) {
-    const reason = printable(reasonOf(error));
-    throw new Failure('module-failed', `The module "${shown}" cannot be loaded: ${reason}`);
+    throw error instanceof Failure ? error : failed(printable(reasonOf(error)));
+  } finally {
+    stopWatching();
   }
-  const exported = module['default'] ?? module['site'] ?? module['definition'];
-  if (exported === undefined) {
-    throw new Failure('module-failed', `The module "${shown}" exports no site. Export the definition as its default.`);
-  }
-  const { site, problems } = checkSite(isSite(exported) ? exported.definition : exported);
-  const locate = (found: readonly Problem[]) =>
-    found.map((problem): LocatedProblem => ({ ...problem, file, line: null, column: null }));
-  return { file, site, problems: locate(problems), locate };
+}
+
+/** Ends the command with a failure where it would end by itself. @returns a function that stops that */
+function onIdle(failure: Failure): () => void {
+  const end = () => {
+    process.stderr.write(`${failureLine(failure)}\n`);
+    process.exit(failure.exitCode);
+  };
+  process.once('beforeExit', end);
+  return () => process.off('beforeExit', end);
 }
 
 /** What `defineSite` made, rather than what it was made of. */

@@ -29,6 +29,21 @@ export interface Draft {
   readonly menus: readonly DraftMenu[];
   /** All that was not written down anywhere and had to be guessed, each a sentence. */
   readonly guesses: readonly string[];
+  /** All that is not in the draft although the input has it, each with its reason. */
+  readonly leftOut: readonly string[];
+}
+
+/** A language as pages write it, as a tag of BCP 47; null for none, and for one that is none, which is noted. */
+export function languageTag(written: string | null, leftOut: string[]): string | null {
+  const tag = written?.trim().replaceAll('_', '-') ?? '';
+  if (tag === '') return null;
+  try {
+    new Intl.Locale(tag);
+    return tag;
+  } catch {
+    leftOut.push(`the language "${tag}": it is not a language tag of BCP 47.`);
+    return null;
+  }
 }
 
 /** More in a list than this would be a menu that nobody reads. */
@@ -37,7 +52,7 @@ const longestMenu = 12;
 /** The draft as a site file that a person can go on with. */
 export function toDefinition(draft: Draft): SiteDefinition {
   const ids = new Map<DraftPage, string>();
-  const taken = new Set<string>();
+  const taken = new Ids();
   const entries = draft.pages.map((page) => toEntry(page, '', ids, taken));
   const menus = draft.menus.map(({ name, items }) => [name, items.map((item) => toItem(item, ids))] as const);
   const main = draft.pages.slice(0, longestMenu).flatMap((page) => ids.get(page) ?? []);
@@ -51,9 +66,8 @@ export function toDefinition(draft: Draft): SiteDefinition {
   };
 }
 
-function toEntry(page: DraftPage, parentId: string, ids: Map<DraftPage, string>, taken: Set<string>): EntryDefinition {
-  const id = idFor(page, parentId, taken);
-  taken.add(id);
+function toEntry(page: DraftPage, parentId: string, ids: Map<DraftPage, string>, taken: Ids): EntryDefinition {
+  const id = taken.take(candidatesFor(page, parentId));
   ids.set(page, id);
   const entries = page.pages.map((below) => toEntry(below, id, ids, taken));
   return {
@@ -66,8 +80,29 @@ function toEntry(page: DraftPage, parentId: string, ids: Map<DraftPage, string>,
   };
 }
 
-/** The last word of the address, with those before it while it is taken; a number where that is not enough. */
-function idFor({ href, label }: DraftPage, parentId: string, taken: ReadonlySet<string>): string {
+/** The ids that are taken. */
+class Ids {
+  readonly #taken = new Set<string>();
+  /** The number to go on with, for each id that had to be numbered. */
+  readonly #numbers = new Map<string, number>();
+
+  /** The first of these that is free, or else the last one with a number. */
+  take(candidates: readonly string[]): string {
+    const free = candidates.find((candidate) => !this.#taken.has(candidate)) ?? this.#numbered(candidates.at(-1) ?? '');
+    this.#taken.add(free);
+    return free;
+  }
+
+  #numbered(base: string): string {
+    let number = this.#numbers.get(base) ?? 2;
+    while (this.#taken.has(`${base}-${number}`)) number += 1;
+    this.#numbers.set(base, number + 1);
+    return `${base}-${number}`;
+  }
+}
+
+/** The last word of the address, then with those before it; what is not long enough to be free is numbered. */
+function candidatesFor({ href, label }: DraftPage, parentId: string): readonly string[] {
   const isPath = href?.startsWith('/') === true;
   const words = (isPath ? href : label).split('/').map(slug).filter(Boolean);
   if (words.length === 0) words.push(isPath ? 'home' : 'entry');
@@ -75,9 +110,7 @@ function idFor({ href, label }: DraftPage, parentId: string, taken: ReadonlySet<
   if (parentId) candidates.push(`${parentId}-${words.at(-1) ?? ''}`);
   // A longer id that says something is better than one that only had a letter put before it.
   const speaking = candidates.filter((candidate) => /^[a-z]/u.test(candidate));
-  for (const candidate of [...speaking, ...candidates.map(withLetter)]) if (!taken.has(candidate)) return candidate;
-  const base = withLetter(words.join('-'));
-  for (let number = 2; ; number += 1) if (!taken.has(`${base}-${number}`)) return `${base}-${number}`;
+  return [...speaking, ...candidates.map(withLetter), withLetter(words.join('-'))];
 }
 
 function slug(text: string): string {
@@ -121,10 +154,13 @@ export function literalPath(pathname: string): string {
   });
 }
 
-/** Decoded where the address stays the same address: an encoded slash or percent sign is not the sign itself. */
+/** Decoded where the text stays the same address, and is easy to read. */
 function decodeSafely(pathname: string): string {
   return pathname
     .split('/')
-    .map((segment) => (/%(?:2f|25|5c|[01][\da-f]|7f|20)/iu.test(segment) ? segment : decodeSegment(segment)))
+    .map((segment) => {
+      const decoded = decodeSegment(segment);
+      return /[%/\\\s\p{C}]/u.test(decoded) ? segment : decoded;
+    })
     .join('/');
 }

@@ -2,9 +2,9 @@ import { readdirSync, realpathSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { decodeSegment } from 'fair-trail';
 import { Failure } from '../failure.ts';
-import { readBytes } from '../input/read-file.ts';
+import { kindOf, readBytes } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
-import { labelFromPath, literalPath, type Draft, type DraftPage } from './draft.ts';
+import { labelFromPath, languageTag, literalPath, type Draft, type DraftPage } from './draft.ts';
 import { readPageFacts, type PageFacts } from './page-facts.ts';
 import { labelPage, labelStyle } from './page-labels.ts';
 import { mostCommon } from './sitemap-reader.ts';
@@ -27,25 +27,34 @@ interface Page {
  * @param progress told how many pages have been read, and of how many
  */
 export function readFolder(folder: string, progress: (done: number, all: number) => void = () => undefined): Draft {
-  const files = htmlFilesIn(folder);
+  const leftOut: string[] = [];
+  const files = htmlFilesIn(folder, leftOut);
   const guesses: string[] = [];
-  const facts = files.map((file, index) => {
+  const places = new Set(files.flatMap(({ place, others }) => [place, ...others]));
+  const facts = files.flatMap((file, index) => {
     progress(index, files.length);
-    const text = readLoosely(path.join(folder, file.place));
-    const pathname = pathnameOf(file.place);
+    const text = readLoosely(path.join(folder, file.place), file.place, leftOut);
+    if (text === null) return [];
+    const pathname = pathnameOf(file.place, places);
     // A server answers for an index page under its own name too.
     const names = [file.place, ...file.others];
-    const aliases = [...new Set([...names.map(encodedPath), ...names.map(pathnameOf)])].filter(
-      (one) => one !== pathname,
-    );
-    return { pathname, aliases, facts: readPageFacts(text) };
+    const known = [...names.map(encodedPath), ...names.map((name) => pathnameOf(name, places))];
+    const aliases = [...new Set(known)].filter((one) => one !== pathname);
+    return [{ pathname, aliases, facts: readPageFacts(text) }];
   });
   const pages = labelled(
     facts.filter((one) => one.facts.redirect === null),
     guesses,
   );
+  if (pages.length === 0) {
+    throw new Failure(
+      'nothing-found',
+      `The pages in "${printable(folder)}" only lead on to others, or cannot be read.`,
+    );
+  }
+  const aliases = new Map(facts.map((one) => [one.facts, one.aliases]));
   const byPath = new Map(
-    pages.flatMap((page) => [page.pathname, ...aliasesOf(facts, page)].map((at) => [at, page] as const)),
+    pages.flatMap((page) => [page.pathname, ...(aliases.get(page.facts) ?? [])].map((at) => [at, page] as const)),
   );
   addRedirects(facts, byPath, guesses);
   const home = byPath.get('/') ?? null;
@@ -61,10 +70,11 @@ export function readFolder(folder: string, progress: (done: number, all: number)
   return {
     name: siteName(pages, home, folder, guesses),
     origin: null,
-    language: mostCommon(pages.flatMap((page) => page.facts.language ?? [])),
+    language: languageTag(mostCommon(pages.flatMap((page) => page.facts.language ?? [])), leftOut),
     pages: groupByFolder(sort(top.map((page) => page.draft)), guesses),
     menus: [],
     guesses,
+    leftOut,
   };
 }
 
@@ -74,14 +84,21 @@ interface PageFile {
   readonly others: readonly string[];
 }
 
-function htmlFilesIn(folder: string): PageFile[] {
+function htmlFilesIn(folder: string, leftOut: string[]): PageFile[] {
+  const kind = kindOf(folder);
+  if (kind === null) throw new Failure('file-missing', `There is no file or folder "${printable(folder)}".`);
+  if (kind !== 'folder') {
+    throw new Failure('file-unreadable', `"${printable(folder)}" is not a folder. Say with --from what it is.`);
+  }
   const top = realpathSync(folder);
   const places = new Map<string, string[]>();
   const add = (relative: string) => {
     const real = realpathSync(path.join(folder, relative));
     // A link may lead out of the folder, to what is no page of it.
     if (!real.startsWith(top + path.sep) || !statSync(real).isFile()) return;
-    places.set(real, [...(places.get(real) ?? []), relative]);
+    const names = places.get(real);
+    if (names) names.push(relative);
+    else places.set(real, [relative]);
     if (places.size > mostPages) {
       throw new Failure(
         'file-too-large',
@@ -89,15 +106,23 @@ function htmlFilesIn(folder: string): PageFile[] {
       );
     }
   };
+  const attempt = (relative: string, isLink: boolean, read: () => void) => {
+    try {
+      read();
+    } catch (error) {
+      if (error instanceof Failure) throw error;
+      leftOut.push(`${printable(relative)}: ${unreadable(error as NodeJS.ErrnoException, isLink)}`);
+    }
+  };
   const visit = (relative: string) => {
     for (const item of readdirSync(path.join(folder, relative), { withFileTypes: true })) {
       const below = path.posix.join(relative, item.name);
       // Folders are followed only where they are: a link to one may lead in a circle.
-      if (item.isDirectory() && !item.name.startsWith('.')) visit(below);
-      else if (/\.x?html?$/iu.test(item.name)) add(below);
+      if (item.isDirectory() && !item.name.startsWith('.')) attempt(below, false, () => visit(below));
+      else if (/\.x?html?$/iu.test(item.name)) attempt(below, item.isSymbolicLink(), () => add(below));
     }
   };
-  visit('');
+  attempt('.', false, () => visit(''));
   if (places.size === 0) throw new Failure('nothing-found', `No HTML page is in "${printable(folder)}".`);
   const isIndex = (place: string) => /(?:^|\/)index\.x?html?$/iu.test(place);
   const files = [...places].map(([real, names]) => {
@@ -108,9 +133,22 @@ function htmlFilesIn(folder: string): PageFile[] {
   return files.sort((one, other) => (one.place < other.place ? -1 : 1));
 }
 
+function unreadable({ code }: NodeJS.ErrnoException, isLink: boolean): string {
+  if (code === 'ELOOP') return 'the link leads back to itself.';
+  if (code === 'ENOENT') return isLink ? 'the link leads nowhere.' : 'its name is not text in UTF-8.';
+  return `it cannot be read (${code ?? 'unknown error'}).`;
+}
+
 /** Pages of old come in many encodings; a letter that is wrong in a label is better than no page. */
-function readLoosely(file: string): string {
-  const bytes = readBytes(file);
+function readLoosely(file: string, shown: string, leftOut: string[]): string | null {
+  let bytes: Buffer;
+  try {
+    bytes = readBytes(file);
+  } catch (error) {
+    if (!(error instanceof Failure)) throw error;
+    leftOut.push(`${printable(shown)}: ${error.message}`);
+    return null;
+  }
   const said = /charset\s*=\s*["']?([\w-]+)/iu.exec(bytes.subarray(0, 1024).toString('latin1'))?.[1] ?? 'utf-8';
   try {
     return new TextDecoder(said).decode(bytes);
@@ -123,8 +161,16 @@ function encodedPath(file: string): string {
   return `/${file.split('/').map(encodeURIComponent).join('/')}`;
 }
 
-function pathnameOf(file: string): string {
-  return encodedPath(file).replace(/\/index\.x?html?$/iu, '/');
+/** The names of a folder's own page, the one that servers prefer first. */
+const indexNames = ['index.html', 'index.htm', 'index.xhtml', 'index.xhtm'];
+
+/** @param places all pages: of two index pages in one folder, one has its own name as its address */
+function pathnameOf(file: string, places: ReadonlySet<string>): string {
+  const folder = file.slice(0, file.lastIndexOf('/') + 1);
+  const name = file.slice(folder.length).toLowerCase();
+  const first = indexNames.find((one) => places.has(folder + one));
+  const isIndex = indexNames.includes(name) && (first === undefined || first === name);
+  return isIndex ? encodedPath(folder).replace(/\/+$/u, '/') : encodedPath(file);
 }
 
 interface ReadPage {
@@ -159,10 +205,6 @@ function target(written: string | null, from: string, byPath: ReadonlyMap<string
   if (url.host !== 'site.invalid') return null;
   const pathname = url.pathname.replace(/\/index\.x?html?$/iu, '/');
   return byPath.get(pathname) ?? byPath.get(`${pathname.replace(/\/$/u, '')}/`) ?? null;
-}
-
-function aliasesOf(read: readonly ReadPage[], page: Page): readonly string[] {
-  return read.find(({ facts }) => facts === page.facts)?.aliases ?? [];
 }
 
 function addRedirects(facts: readonly ReadPage[], byPath: ReadonlyMap<string, Page>, guesses: string[]): void {
@@ -272,7 +314,12 @@ function readingOrder(pages: readonly Page[], byPath: ReadonlyMap<string, Page>,
 function groupByFolder(top: readonly DraftPage[], guesses: string[]): DraftPage[] {
   const folderOf = ({ href }: DraftPage) => /^\/([^/]+)\/[^/]/u.exec(href ?? '')?.[1] ?? '';
   const groups = new Map<string, DraftPage[]>();
-  for (const page of top) groups.set(folderOf(page), [...(groups.get(folderOf(page)) ?? []), page]);
+  for (const page of top) {
+    const folder = folderOf(page);
+    const group = groups.get(folder);
+    if (group) group.push(page);
+    else groups.set(folder, [page]);
+  }
   const alone = (folder: string) => folder === '' || (groups.get(folder)?.length ?? 0) < 3;
   const grouped = [...groups].filter(([folder]) => !alone(folder));
   for (const [folder, { length }] of grouped) {

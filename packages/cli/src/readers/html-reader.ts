@@ -2,7 +2,15 @@ import path from 'node:path';
 import { Failure } from '../failure.ts';
 import { readText } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
-import { labelFromPath, literalPath, type Draft, type DraftItem, type DraftMenu, type DraftPage } from './draft.ts';
+import {
+  labelFromPath,
+  languageTag,
+  literalPath,
+  type Draft,
+  type DraftItem,
+  type DraftMenu,
+  type DraftPage,
+} from './draft.ts';
 import {
   attribute,
   childrenOf,
@@ -40,10 +48,11 @@ export function readHtmlNavigation(file: string): Draft {
   return {
     name: name === undefined || name === '' ? labelFromPath(path.basename(file)) : name,
     origin: base.origin === placeholderOrigin ? null : base.origin,
-    language: html ? attribute(html, 'lang') : null,
+    language: languageTag(html ? attribute(html, 'lang') : null, reader.leftOut),
     pages: reader.pages,
     menus,
     guesses: reader.guesses,
+    leftOut: reader.leftOut,
   };
 }
 
@@ -63,6 +72,7 @@ function baseOf(elements: readonly HtmlElement[], file: string): URL {
 class NavigationReader {
   readonly pages: DraftPage[] = [];
   readonly guesses: string[] = [];
+  readonly leftOut: string[] = [];
   readonly #base: URL;
   readonly #byHref = new Map<string, DraftPage>();
   readonly #names = new Set<string>();
@@ -142,7 +152,7 @@ class NavigationReader {
   /** A page that is listed below another is below it, unless it has its place already. */
   #moveBelow(page: DraftPage, parent: DraftPage): void {
     const index = this.pages.indexOf(page);
-    if (index < 0 || page === parent || page.pages.includes(parent)) return;
+    if (index < 0 || holds(page, parent)) return;
     this.pages.splice(index, 1);
     parent.pages.push(page);
   }
@@ -154,7 +164,7 @@ class NavigationReader {
     const url = URL.canParse(written, this.#base.href) ? new URL(written, this.#base.href) : null;
     const isPlaceholder = written.trim() === '' || written.startsWith('#');
     if (!url || isPlaceholder || !/^(?:https?|mailto|tel):$/u.test(url.protocol)) {
-      this.guesses.push(`Left out "${printable(label)}": "${printable(written)}" leads to no page.`);
+      this.leftOut.push(`"${printable(label)}": "${printable(written)}" leads to no page.`);
       return [];
     }
     const href = url.origin === this.#base.origin ? literalPath(url.pathname) : url.href;
@@ -171,6 +181,11 @@ class NavigationReader {
     this.pages.push(page);
     return [{ page }];
   }
+}
+
+/** Whether a page is another one, or that one is somewhere below it. */
+function holds(page: DraftPage, other: DraftPage): boolean {
+  return page === other || page.pages.some((below) => holds(below, other));
 }
 
 /** The lists in an element that are in no other list of it. */

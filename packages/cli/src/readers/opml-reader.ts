@@ -46,7 +46,7 @@ export function readOpml(file: string): Draft {
   const origin = settleAddresses(all, guesses);
   const name = titleTexts.join('').trim();
   if (!name) guesses.push('The name of the site is made from its address: the outline has no title.');
-  return { name: name || nameFromOrigin(origin), origin, language: null, pages: top, menus: [], guesses };
+  return { name: name || nameFromOrigin(origin), origin, language: null, pages: top, menus: [], guesses, leftOut: [] };
 }
 
 /** Makes site paths of the addresses on the origin that most of them share; answers that origin. */

@@ -1,37 +1,53 @@
-import { existsSync } from 'node:fs';
 import path from 'node:path';
+import { decodeSegment } from 'fair-trail';
 import { Failure } from '../failure.ts';
-import { readText } from '../input/read-file.ts';
+import { kindOf, readText } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
 import { labelFromPath, literalPath, type Draft, type DraftPage } from './draft.ts';
 import { readXml } from './xml.ts';
 
+/** As deep as a site may be. */
+const mostSegments = 32;
+
 /** Reads a sitemap of the sitemaps.org protocol, packed or not, or an index with its sitemaps beside it. */
 export function readSitemap(file: string): Draft {
-  const guesses: string[] = [];
-  const addresses = readAddresses(file, guesses, false);
+  const leftOut: string[] = [];
+  const addresses = readAddresses(file, leftOut, false);
   if (addresses.length === 0) {
     throw new Failure('nothing-found', `${printable(file)} has no addresses: no <url> with a <loc> is in it.`);
   }
-  return draftFromAddresses(addresses, guesses);
+  const draft = draftFromAddresses(addresses, leftOut);
+  if (draft.pages.length > 0) return draft;
+  throw new Failure('nothing-found', `${printable(file)} has no address that a site could have: ${leftOut[0] ?? ''}`);
 }
 
-function readAddresses(file: string, guesses: string[], isPart: boolean): string[] {
+function readAddresses(file: string, leftOut: string[], isPart: boolean): string[] {
   const { root, locations } = readLocations(readText(file), printable(file));
   if (root === 'urlset') return locations;
   if (root !== 'sitemapindex' || isPart) {
     throw new Failure('nothing-found', `${printable(file)} is no sitemap: its root element is <${printable(root)}>.`);
   }
   return locations.flatMap((location) => {
+    const name = partName(location);
+    if (name === '') {
+      leftOut.push(`the part "${printable(location)}": it is no address of a file.`);
+      return [];
+    }
     // Nothing is fetched: the parts of an index are looked for where they lie beside it.
-    const name = path.basename(new URL(location, 'https://site.invalid/').pathname);
     const part = path.join(path.dirname(file), name);
-    if (existsSync(part)) return readAddresses(part, guesses, true);
+    if (kindOf(part) === 'file') return readAddresses(part, leftOut, true);
     throw new Failure(
       'file-missing',
       `${printable(file)} names "${printable(name)}", which is not beside it. Put it there.`,
     );
   });
+}
+
+/** The name of a part's file, and never the way to another folder. */
+function partName(location: string): string {
+  const base = 'https://site.invalid/';
+  if (!URL.canParse(location, base)) return '';
+  return path.basename(decodeSegment(path.basename(new URL(location, base).pathname)));
 }
 
 function readLocations(text: string, file: string): { root: string; locations: string[] } {
@@ -69,11 +85,12 @@ function parseAddress(address: string): URL | null {
 }
 
 /** A tree by the segments of the paths, with labels made of their words. */
-export function draftFromAddresses(addresses: readonly string[], guesses: string[]): Draft {
+export function draftFromAddresses(addresses: readonly string[], leftOut: string[]): Draft {
+  const guesses: string[] = [];
   const urls = addresses.flatMap((address) => {
     const url = parseAddress(address);
     if (url?.protocol === 'https:' || url?.protocol === 'http:') return [url];
-    guesses.push(`Left out "${printable(address)}": it is no http or https address.`);
+    leftOut.push(`"${printable(address)}": it is no http or https address.`);
     return [];
   });
   const origin = mostCommon(urls.map((url) => url.origin));
@@ -94,12 +111,17 @@ export function draftFromAddresses(addresses: readonly string[], guesses: string
 
   for (const url of urls) {
     if (url.origin !== origin) {
-      guesses.push(`Left out "${printable(url.href)}": it is not on ${origin ?? 'the site'}.`);
+      leftOut.push(`"${printable(url.href)}": it is not on ${origin ?? 'the site'}.`);
       continue;
     }
     const { pathname, search } = url;
-    const page = nodeAt(pathname.replace(/^\/+|\/+$/gu, '').replace(/\/{2,}/gu, '/'));
-    if (search) guesses.push(`Left the query out of "${printable(pathname + search)}".`);
+    const steps = pathname.split('/').filter(Boolean);
+    if (steps.length > mostSegments) {
+      leftOut.push(`"${printable(url.href.slice(0, 80))}…": it has more than ${mostSegments} segments.`);
+      continue;
+    }
+    const page = nodeAt(steps.join('/'));
+    if (search) leftOut.push(`the query of "${printable(pathname + search)}".`);
     page.href ??= literalPath(pathname);
   }
   for (const [key, page] of nodes) guesses.push(`The label "${page.label}" of /${key} is made from its address.`);
@@ -108,7 +130,7 @@ export function draftFromAddresses(addresses: readonly string[], guesses: string
     guesses.push(`/${key} is a group without a page: pages lie below it, and it is no address itself.`);
   }
   top.sort((one, other) => Number(other.href === '/') - Number(one.href === '/'));
-  return { name: nameFromOrigin(origin), origin, language: null, pages: top, menus: [], guesses };
+  return { name: nameFromOrigin(origin), origin, language: null, pages: top, menus: [], guesses, leftOut };
 }
 
 export function nameFromOrigin(origin: string | null): string {

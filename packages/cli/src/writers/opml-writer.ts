@@ -5,7 +5,8 @@ export function toOpml(site: Site, records: SiteRecords): string {
   const write = (items: readonly OutlineItem[], indent: string): string =>
     items
       .map(({ label, href, items: below }) => {
-        const address = href?.startsWith('/') && site.origin !== null ? site.origin + href : href;
+        const isPath = href?.startsWith('/') === true && site.origin !== null;
+        const address = isPath ? new URL(site.origin + href).href : href;
         const link = address === null ? '' : ` type="link" url="${escapeXml(address)}"`;
         const start = `${indent}<outline text="${escapeXml(label)}"${link}`;
         return below.length === 0 ? `${start}/>\n` : `${start}>\n${write(below, `${indent}  `)}${indent}</outline>\n`;

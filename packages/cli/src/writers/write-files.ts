@@ -1,4 +1,16 @@
-import { existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  lstatSync,
+  mkdirSync,
+  readlinkSync,
+  realpathSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import path from 'node:path';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
@@ -9,26 +21,102 @@ export interface OutputFile {
 }
 
 /**
- * Writes all files or none: each beside its place first, and moved there when all are written.
+ * Writes all files or none: each beside its place first, and moved there when all are written. What is replaced keeps
+ * its mode; a link stays a link, and a device a device.
  *
  * @throws Failure where a file is there already and may not be replaced, or cannot be written
  */
 export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): void {
   refusePlaces(files, mayReplace);
-  const drafts = files.map((file) => {
-    const { dir, base } = path.parse(path.resolve(file.path));
-    return { ...file, draft: path.join(dir, `.${base}.${process.pid}.part`) };
-  });
+  const targets = files.map(targetOf);
+  // Until all is done, or undone, nothing interrupts.
+  const signals = ['SIGINT', 'SIGTERM', 'SIGHUP'] as const;
+  const ignore = () => undefined;
+  for (const signal of signals) process.on(signal, ignore);
   try {
-    for (const { draft, text } of drafts) writeFileSync(draft, text, { flag: 'wx' });
-    for (const { draft, path: place } of drafts) renameSync(draft, place);
+    for (const target of targets) prepare(target);
+    const done: Target[] = [];
+    try {
+      for (const target of targets) {
+        if (target.isFile) attempt(target, () => renameSync(target.draft, target.place));
+        done.push(target);
+      }
+    } catch (error) {
+      for (const target of done) restore(target);
+      throw error;
+    }
+  } finally {
+    for (const { draft, backup } of targets) for (const file of [draft, backup]) rmSync(file, { force: true });
+    for (const signal of signals) process.off(signal, ignore);
+  }
+}
+
+/** A place to write at. */
+interface Target {
+  readonly file: OutputFile;
+  /** Where the file itself is, when its path is that of a link. */
+  readonly place: string;
+  /** False for a device or a pipe, which is written to and not replaced. */
+  readonly isFile: boolean;
+  /** The mode of the file that is there; null where there is none. */
+  readonly mode: number | null;
+  readonly draft: string;
+  readonly backup: string;
+}
+
+function targetOf(file: OutputFile, index: number): Target {
+  const place = placeOf(path.resolve(file.path));
+  const found = statSync(place, { throwIfNoEntry: false });
+  if (found?.isDirectory()) {
+    throw new Failure('file-unreadable', `"${printable(file.path)}" is a folder. Name a file to write.`);
+  }
+  // A name of their own: one that is made from the file's may be longer than the file system allows.
+  const name = path.join(path.dirname(place), `.fair-trail-${process.pid}-${index}`);
+  return {
+    file,
+    place,
+    isFile: found?.isFile() ?? true,
+    mode: found?.isFile() ? found.mode & 0o7777 : null,
+    draft: `${name}.part`,
+    backup: `${name}.old`,
+  };
+}
+
+/** Where a path leads, also over a link to what is not there yet. */
+function placeOf(place: string): string {
+  if (existsSync(place)) return realpathSync(place);
+  const isLink = lstatSync(place, { throwIfNoEntry: false })?.isSymbolicLink() ?? false;
+  return isLink ? path.resolve(path.dirname(place), readlinkSync(place)) : place;
+}
+
+/** Writes the file beside its place, and keeps what it is going to replace. */
+function prepare(target: Target): void {
+  const { file, place, isFile, mode, draft, backup } = target;
+  attempt(target, () => {
+    if (!isFile) {
+      writeFileSync(place, file.text);
+      return;
+    }
+    writeFileSync(draft, file.text, { flag: 'wx' });
+    if (mode === null) return;
+    chmodSync(draft, mode);
+    copyFileSync(place, backup);
+    chmodSync(backup, mode);
+  });
+}
+
+function restore({ place, isFile, mode, backup }: Target): void {
+  if (!isFile) return;
+  if (mode === null) rmSync(place, { force: true });
+  else renameSync(backup, place);
+}
+
+function attempt({ file }: Target, write: () => void): void {
+  try {
+    write();
   } catch (error) {
-    for (const { draft } of drafts) rmSync(draft, { force: true });
     const { code } = error as NodeJS.ErrnoException;
-    throw new Failure(
-      'file-unreadable',
-      `"${printable(files[0]?.path ?? '')}" cannot be written (${code ?? 'unknown error'}).`,
-    );
+    throw new Failure('file-unreadable', `"${printable(file.path)}" cannot be written (${code ?? 'unknown error'}).`);
   }
 }
 

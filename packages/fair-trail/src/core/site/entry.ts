@@ -4,6 +4,9 @@ import type { Path } from './pathname.ts';
 /** Text by language; the site's own language is always among them. */
 export type Texts = Readonly<Record<string, string>>;
 
+/** Nothing in any language. Without the fields that every object has: `valueOf` can be the tag of a language. */
+export const nothingByLanguage = Object.freeze(Object.create(null)) as Readonly<Record<string, never>>;
+
 /** One node of a checked site. */
 export interface Entry {
   readonly id: string;

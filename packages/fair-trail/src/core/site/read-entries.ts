@@ -1,5 +1,5 @@
 import { hrefKind } from './address.ts';
-import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
+import { entryPointer, nothingByLanguage, textIn, type Entry, type Texts } from './entry.ts';
 import {
   below,
   readList,
@@ -92,12 +92,13 @@ class EntryReader implements EntryIndex {
     }
     this.#read.set(object, place);
     const id = readRequired(object, 'id', 'a short name for the entry', readId, place);
-    const labels = readRequired(object, 'label', 'the text people will read', this.#readLabel, place) ?? {};
+    const labels =
+      readRequired(object, 'label', 'the text people will read', this.#readLabel, place) ?? nothingByLanguage;
     const hrefs = object['href'] === undefined ? null : readOptional(object, 'href', this.#readHrefs, place);
     const href = hrefs?.[this.#languages.own] ?? null;
     const outside = href !== null && hrefKind(href) === 'outside';
     if (hrefs && this.#languages.all.length > 1) checkKinds(hrefs, href ?? '', below(place, 'href'));
-    const paths = hrefs && !outside ? this.#readPaths(hrefs, object['href'], below(place, 'href')) : {};
+    const paths = hrefs && !outside ? this.#readPaths(hrefs, object['href'], below(place, 'href')) : nothingByLanguage;
     const pathNames = namesIn(paths[this.#languages.own] ?? none);
     const details = readDetails(object, pathNames, this.#context, place);
     const children: Entry[] = [];
