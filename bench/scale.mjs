@@ -1,5 +1,5 @@
 /**
- * `npm run bench:scale`: how long each function of the core and each command takes for 1 000, 10 000 and 100 000 of what
+ * Part of `npm run bench`: how long each function of the core and each command takes for 1 000, 10 000 and 100 000 of what
  * it works on, and by what it grows from each to the next: about ten, where the work is in proportion.
  *
  * `node bench/scale.mjs <folder>` measures another checkout that is built, to compare two versions.

@@ -1,4 +1,4 @@
-/** Benchmarks, each a ratio to its baseline in the same run, and the sizes. */
+/** Benchmarks, each a ratio to its baseline in the same run or to the tenth of its own input, and the sizes. */
 import { chromiumArguments, ensureChromium, findChromium } from './chromium.mjs';
 import { installPackages } from './run.mjs';
 
@@ -6,6 +6,7 @@ installPackages();
 ensureChromium();
 await import('./build-packages.mjs');
 await import('../bench/core.mjs');
+await import('../bench/scale.mjs');
 const { benchNavigation } = await import('../bench/navigation.mjs');
 await benchNavigation({ executablePath: findChromium() ?? '', args: chromiumArguments });
 const { benchBar } = await import('../bench/bar.mjs');

@@ -9,6 +9,8 @@ await import('./build-packages.mjs');
 buildExample();
 for (const [project, file] of [
   ['node', 'locate'],
+  ['node', 'round-trip'],
+  ['node', 'cli/src/fuzz'],
   ['node', 'core/interaction'],
   ['react-19', 'router-walk'],
   ['react-19', '-stress'],

@@ -160,7 +160,7 @@ describe('bad input ends with 2, says where and what to do, and prints no answer
       '6:73 unknown-field',
       '8:28 unknown-entry',
     ]);
-    expect(stderr).toMatch(/^6 problems to mend in .*\[site-problems\]$/mu);
+    expect(stderr).toMatch(/^6 problems to fix in .*\[site-problems\]$/mu);
   });
 
   test.each<[string[], RegExp]>([

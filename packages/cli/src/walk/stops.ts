@@ -1,4 +1,5 @@
 import {
+  addressOfPath,
   breadcrumbs,
   entryPointer,
   everyEntry,
@@ -8,7 +9,6 @@ import {
   mayAccess,
   menuItems,
   titleOf,
-  writePath,
   type Entry,
   type MenuItem,
   type Position,
@@ -64,7 +64,6 @@ export function stopsOf(
   visitor: Visitor,
 ): { readonly stops: readonly Stop[]; readonly leftOut: readonly LeftOut[] } {
   const { language = site.language } = visitor;
-  const prefix = prefixOf(site, language);
   const waysByKey = waysOf(site, visitor);
   const placesByEntry = new Map<Entry, Place[]>();
   for (const place of site.addresses[language] ?? []) {
@@ -92,10 +91,8 @@ export function stopsOf(
       const key = keyOf(site, address);
       const places = placesByEntry.get(entry) ?? [];
       const written = places.flatMap(({ path, moved }) => {
-        const text = writePath(path, params);
-        if (text === null) return [];
-        // The home page of a language lies at its prefix itself.
-        return [{ address: text === '/' && prefix !== site.base ? prefix : prefix + text, moved }];
+        const other = addressOfPath(site, path, params, language);
+        return other === null ? [] : [{ address: other, moved }];
       });
       stops.push({
         key,

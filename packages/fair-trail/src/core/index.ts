@@ -34,7 +34,7 @@ export {
   type Position,
   type PositionStatus,
 } from './site/locate.ts';
-export { HrefError, hrefIn, hrefOf, hrefTo, writePath } from './site/hrefs.ts';
+export { addressOfPath, HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
 export { decodeSegment } from './site/pathname.ts';
 export { labelOf, ownParams, type LabelOptions } from './site/labels.ts';
 export { recordOf, type RecordList, type SiteRecord, type SiteRecords } from './site/records.ts';

@@ -113,7 +113,8 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
       // The same entry again is what comes of having gone back to it, for the page to be asked.
       if (entry.key === state.current.key && entry.url === state.current.url) return to(state);
       // A distance of zero is of two entries that were taken for one: to go by it would load the page anew.
-      if (delta !== null && delta !== 0 && mustAsk(state, entry.url)) return ask(state, event, [{ type: 'traverse', delta: -delta }]);
+      if (delta !== null && delta !== 0 && mustAsk(state, entry.url))
+        return ask(state, event, [{ type: 'traverse', delta: -delta }]);
       return arriveBy(site, state, event);
     }
     case 'hold':

@@ -88,8 +88,8 @@ export function hrefOf(site: Site, entry: Entry, params: Params = {}, language =
  * The address that one of an entry's paths makes, whatever entry it leads to; null where a param cannot be written.
  */
 export function addressOfPath(site: Site, path: Path, params: Params, language: string): string | null {
-  const text = writePath(path, params);
-  return text === null ? null : place(site, language, text);
+  const written = write(path, params);
+  return written && place(site, language, written.text);
 }
 
 function pathsOf({ language: own }: Site, { paths }: Entry, language: string): readonly Path[] {
@@ -133,11 +133,6 @@ function writeQuery(entry: Entry, params: Params): string {
 
 /** The params of an address as they are written, decoded. */
 type Values = Map<string, string>;
-
-/** One of an entry's paths with its params put in, without base and language; null where one of them cannot be written. */
-export function writePath(path: Path, params: Params): string | null {
-  return write(path, params)?.text ?? null;
-}
 
 /**
  * All addresses are written here. None begins with two slashes, which would name another host, and none has a segment

@@ -58,4 +58,22 @@ describe('schema and checker agree', () => {
     });
     expect(disagreements.map(([name]) => name)).toEqual([]);
   });
+
+  test.each([
+    ['/\\:x', true],
+    ['/\\(intro\\)', true],
+    ['/{\\\\x}', true],
+    ['https://tides.example/', true],
+    ['mailto:warden@marram.example', true],
+    ['//host', false],
+    ['/\\host', false],
+    ['https:tides.example', false],
+    ['https:///', false],
+    ['mailto:', false],
+    ['tel:', false],
+    ['data:x', false],
+  ])('on the href %j', (href, isAccepted) => {
+    const definition = { name: 'x', entries: [{ id: 'a', label: 'A', href }] };
+    expect([accepts(definition), checkSite(definition).problems.length === 0]).toEqual([isAccepted, isAccepted]);
+  });
 });
