@@ -1,4 +1,4 @@
-import { HrefError, hrefIn, hrefOf } from './hrefs.ts';
+import { hrefOf } from './hrefs.ts';
 import { isDots } from './pathname.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type Problem } from './problems.ts';
@@ -31,16 +31,7 @@ function wrongParams(
     if (hrefOf(site, entry, params, language) !== null) continue;
     const [name] = Object.entries(params).find(([, value]) => isDots(value)) ?? [];
     const at = name === undefined ? `${pointer}/params` : pointerTo(`${pointer}/params`, name);
-    return problem('menu-param-value', at, { value: entry.id, other: reasonOf(site, entry.id, language, params) });
+    return problem('menu-param-value', at, { value: entry.id });
   }
   return null;
-}
-
-function reasonOf(site: Site, id: string, language: string, params: Readonly<Record<string, string>>): string {
-  try {
-    return hrefIn(site, id, language, params);
-  } catch (error) {
-    if (error instanceof HrefError) return error.message;
-    throw error;
-  }
 }

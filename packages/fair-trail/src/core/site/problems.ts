@@ -128,8 +128,8 @@ const catalogue = {
     ({ expected }) => (expected ? `Its params are ${expected}.` : 'Remove the params: its address has none.'),
   ),
   'menu-param-value': fatal(
-    ({ value, other }) => `These params make no link to "${value}". ${other ?? ''}`,
-    () => 'Give the params values that make an address of this entry.',
+    ({ value }) => `These params make no address of "${value}".`,
+    () => 'Give other values: none may be "." or "..", and together they must not spell the address of another entry.',
   ),
   'flex-syntax': fatal(
     ({ value }) => `"${value}" is not a value of the CSS flex shorthand.`,
