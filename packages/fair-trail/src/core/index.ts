@@ -35,7 +35,7 @@ export {
   type PositionStatus,
 } from './site/locate.ts';
 export { addressOfPath, HrefError, hrefIn, hrefOf, hrefTo } from './site/hrefs.ts';
-export { decodeSegment } from './site/pathname.ts';
+export { decodeSegment } from './site/encoding.ts';
 export { labelOf, ownParams, type LabelOptions } from './site/labels.ts';
 export { recordOf, type RecordList, type SiteRecord, type SiteRecords } from './site/records.ts';
 export { iconOf, menuMarks, type Marks } from './site/marks.ts';

@@ -1,4 +1,4 @@
-import { decodeSegment, encodeLiteral, isDots, wellFormed } from './pathname.ts';
+import { decodeSegment, encodeLiteral, isDots, wellFormed } from './encoding.ts';
 
 /**
  * Takes an address apart. The core is compiled without DOM types, but every runtime it meets has the URL standard's

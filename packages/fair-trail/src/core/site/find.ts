@@ -1,5 +1,5 @@
 import { folding, type Match } from './match.ts';
-import { decodeSegment, wellFormed } from './pathname.ts';
+import { decodeSegment, wellFormed } from './encoding.ts';
 import type { Site } from './site.ts';
 
 /** What a pathname of the site leads to. */

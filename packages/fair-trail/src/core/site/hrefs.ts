@@ -3,16 +3,8 @@ import { textIn, type Entry } from './entry.ts';
 import { findPathname } from './find.ts';
 import type { KnownId, ParamsArgument } from './identifiers.ts';
 import { nearest } from './nearest.ts';
-import {
-  encodeSegment,
-  encodeText,
-  isDots,
-  namesOf,
-  wellFormed,
-  type Path,
-  type Segment,
-  type Wildcard,
-} from './pathname.ts';
+import { encodeSegment, encodeText, isDots, wellFormed } from './encoding.ts';
+import { namesOf, type Path, type Segment, type Wildcard } from './pathname.ts';
 import { everyEntry, type Site } from './site.ts';
 
 /** Thrown by `hrefTo` when an address cannot be written; says which entry and which param. */

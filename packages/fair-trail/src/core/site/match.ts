@@ -1,6 +1,7 @@
 import type { Entry } from './entry.ts';
 import { matchTokens } from './match-tokens.ts';
-import { encodedSlash, type Path, type Token } from './pathname.ts';
+import { encodedSlash } from './encoding.ts';
+import { type Path, type Token } from './pathname.ts';
 import { TokenIndex } from './token-index.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { decodeSegment } from './pathname.ts';
+import { decodeSegment } from './encoding.ts';
 
 /** A key and its value, as the query of an address writes them. */
 export function queryPair(name: string, value: string): string {

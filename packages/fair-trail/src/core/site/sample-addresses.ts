@@ -1,5 +1,6 @@
 import { addressOfPath } from './hrefs.ts';
-import { decodeSegment, namesOf, type Path, type Segment } from './pathname.ts';
+import { decodeSegment } from './encoding.ts';
+import { namesOf, type Path, type Segment } from './pathname.ts';
 import type { Site } from './site.ts';
 
 /** Nobody writes it, so only a param or a wildcard takes it. */
