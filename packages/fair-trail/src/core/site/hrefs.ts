@@ -126,6 +126,11 @@ function writeQuery(entry: Entry, params: Params): string {
 /** The params of an address as they are written, decoded. */
 type Values = Map<string, string>;
 
+/** Whether these params can be written in a path at all, whatever entry the address then leads to. */
+export function canWrite(path: Path, params: Params): boolean {
+  return write(path, params) !== null;
+}
+
 /**
  * All addresses are written here. None begins with two slashes, which would name another host, and none has a segment
  * that a URL parser takes away.

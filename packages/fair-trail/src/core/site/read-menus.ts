@@ -12,9 +12,12 @@ import {
   type Languages,
   type Place,
 } from './fields.ts';
+import { isDots } from './encoding.ts';
+import { canWrite } from './hrefs.ts';
 import { nearest } from './nearest.ts';
 import type { Path } from './pathname.ts';
 import { problem } from './problems.ts';
+import { namesIn } from './read-address.ts';
 import { readAudience } from './read-details.ts';
 import type { MenuNode } from './site.ts';
 
@@ -122,7 +125,9 @@ class MenuReader {
     }
     const depth = readOptional(object, 'depth', readDepth, place) ?? 1;
     const params = readOptional(object, 'params', readParams, place) ?? {};
-    return this.#readEntry(object['entry'], depth, params, below(place, 'entry'));
+    const node = this.#readEntry(object['entry'], depth, params, below(place, 'entry'));
+    if (node?.kind === 'entry') this.#checkParams(node, below(place, 'params'));
+    return node;
   }
 
   #readEntry(value: unknown, depth: number, params: Readonly<Record<string, string>>, place: Place): MenuNode | null {
@@ -148,6 +153,17 @@ class MenuReader {
       place.problems.push(problem('menu-params', place.pointer, { value: id, other: quoted }));
     }
     return { kind: 'entry', entry, depth, params };
+  }
+
+  /** What no path can hold. Whether the address is the entry's own is known only when all addresses are. */
+  #checkParams({ entry, params }: Extract<MenuNode, { kind: 'entry' }>, place: Place): void {
+    const ways = entry.paths[this.#languages.own] ?? [];
+    const isGiven = (path: Path) => namesIn([path]).every((name) => Object.hasOwn(params, name));
+    const given = ways.filter(isGiven);
+    if (given.length === 0 || given.some((path) => canWrite(path, params))) return;
+    const [name] = Object.entries(params).find(([, value]) => isDots(value)) ?? [];
+    const at = name === undefined ? place : below(place, name);
+    place.problems.push(problem('menu-param-value', at.pointer, { value: entry.id }));
   }
 }
 

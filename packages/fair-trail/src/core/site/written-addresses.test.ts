@@ -183,6 +183,9 @@ describe('an address is written so that it is the entry’s own', () => {
     expect(problems).toEqual([
       expect.objectContaining({ code: 'menu-param-value', pointer: '/menus/main/0/params/x', severity: 'fatal' }),
     ]);
+    // With all the others of the file.
+    const codes = checkSite({ ...definition, home: 'nowhere' }).problems.map(({ code }) => code);
+    expect(codes).toEqual(['unknown-home', 'menu-param-value']);
     const taken = { ...definition, menus: { main: [{ entry: 'a', params: { x: 'b' } }] } };
     expect(checkSite(taken).problems).toEqual([
       expect.objectContaining({ code: 'menu-param-value', pointer: '/menus/main/0/params' }),
