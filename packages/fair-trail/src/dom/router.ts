@@ -241,7 +241,7 @@ class BrowserRouter implements Router, Presenter {
     const { history, window } = this.#settings;
     switch (effect.type) {
       case 'traverse': {
-        history.traverse(effect.delta);
+        history.traverse(effect.delta, effect.key);
         return;
       }
       case 'ask':

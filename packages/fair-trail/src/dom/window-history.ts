@@ -94,6 +94,9 @@ class BrowserHistory implements SessionHistory {
   /** How many entries the browser counted when this was last known. */
   #length: number;
 
+  /** The entry that the history is on its way to, and how many more steps are tried. */
+  #wanted: { readonly key: string; readonly step: number; readonly steps: number } | null = null;
+
   constructor(window: Window, addressing: Addressing, navigation: Navigation | null) {
     this.#window = window;
     this.#addressing = addressing;
@@ -116,7 +119,8 @@ class BrowserHistory implements SessionHistory {
     return this.#write('replaceState', entry, this.#index);
   }
 
-  traverse(delta: number): void {
+  traverse(delta: number, key: string | null = null): void {
+    this.#wanted = key === null ? null : { key, step: Math.sign(delta), steps: mostSteps };
     this.#window.history.go(delta);
   }
 
@@ -147,9 +151,22 @@ class BrowserHistory implements SessionHistory {
   #onPopState(onTraverse: (traversal: Traversal) => void, animated: boolean): void {
     const before = this.current;
     const delta = this.#adopt();
+    if (this.#goOn()) return;
     // The same entry again is the answer to something that was already known here.
     if (this.current.key === before.key && this.current.url === before.url) return;
     onTraverse({ entry: this.current, delta, animated });
+  }
+
+  /** Takes one step more where the entry is not the wanted one. */
+  #goOn(): boolean {
+    const wanted = this.#wanted;
+    if (!wanted || wanted.key === this.current.key || wanted.steps === 0) {
+      this.#wanted = null;
+      return false;
+    }
+    this.#wanted = { ...wanted, steps: wanted.steps - 1 };
+    this.#window.history.go(wanted.step);
+    return true;
   }
 
   #onNavigate(event: NavigateEvent, mayTraverse: (traversal: Traversal) => boolean): void {
@@ -172,9 +189,11 @@ class BrowserHistory implements SessionHistory {
     const last = this.#last;
     if (kept) {
       const delta = kept.index - this.#index;
+      // Back at the same entry, from one that another script has added after it, counted or not.
+      const isReturn = kept.key === this.current.key;
       this.#index = kept.index;
       this.current = toEntry(url, kept);
-      this.#count(last);
+      this.#count(isReturn ? Math.max(last ?? 0, kept.index + 1) : last);
       return delta;
     }
     const before = this.current.url;
@@ -252,6 +271,9 @@ class BrowserHistory implements SessionHistory {
 
 /** Browsers keep no more entries than this. */
 const mostEntries = 50;
+
+/** More entries than this, one after the other, no script adds between two of ours. */
+const mostSteps = 10;
 
 function withoutHash(url: string): string {
   return url.split('#', 1)[0] ?? '';

@@ -33,8 +33,13 @@ export interface SessionHistory {
   push(entry: HistoryEntry): boolean;
   /** Puts an entry in the place of the current one. False where it is refused: then nothing has changed. */
   replace(entry: HistoryEntry): boolean;
-  /** Goes back or forward by that many entries. What comes of it is told to the listeners. */
-  traverse(delta: number): void;
+  /**
+   * Goes back or forward by that many entries, and calls the listeners once it is there.
+   *
+   * @param key that of the entry to arrive at: where other scripts have added entries that could not be counted, the
+   *   history goes on in the same direction until it is there. Default: the distance alone counts
+   */
+  traverse(delta: number, key?: string | null): void;
   /**
    * Tells of changes that others made, and not of `push` and `replace`.
    *

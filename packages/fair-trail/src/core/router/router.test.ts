@@ -113,10 +113,10 @@ describe('a page that must be asked before it is left', () => {
 
   test('is gone back to when the history has moved already, and left again by the same way', () => {
     const { effects } = after('/visit', hold, backTo('/', -2));
-    expect(effects).toEqual(['traverse 2', 'ask /']);
+    expect(effects).toEqual(['traverse 2 key of /visit', 'ask /']);
     expect(after('/visit', hold, backTo('/', -2), backTo('/visit', 2)).effects).toEqual([]);
     const agreed = [hold, backTo('/', -2), backTo('/visit', 2), answer(true)];
-    expect(after('/visit', ...agreed).effects).toEqual(['traverse -2']);
+    expect(after('/visit', ...agreed).effects).toEqual(['traverse -2 key of /']);
     expect(after('/visit', ...agreed, backTo('/', -2)).state.current.url).toBe('/');
   });
 
@@ -124,12 +124,16 @@ describe('a page that must be asked before it is left', () => {
     const will: RouterEvent = { type: 'will-traverse', entry: { url: '/', key: 'x' }, delta: -1 };
     expect(after('/visit', hold, will).state.wish).not.toBeNull();
     expect(after('/visit', will).state.wish).toBeNull();
+    // The browser knows the distance, and the key is not one of ours.
+    expect(after('/visit', hold, will, answer(true)).effects).toEqual(['traverse -1 null']);
     // Let through, it is not asked again.
     expect(after('/visit', hold, will, answer(true), will).state.wish).toBeNull();
   });
 
   test('cannot be kept where nobody knows how far the history has moved', () => {
     expect(after('/visit', hold, backTo('/', null)).state.current.url).toBe('/');
+    // By zero, the browser would load the page anew.
+    expect(after('/visit', hold, backTo('/', 0)).effects.join()).not.toContain('traverse');
   });
 
   test('is asked once, and the newest wish is granted', () => {

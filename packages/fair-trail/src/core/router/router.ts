@@ -41,6 +41,8 @@ export interface NavigateEvent {
 /** The history moved by itself, and has moved already. */
 export interface TraverseEvent extends Traversal {
   readonly type: 'traverse';
+  /** Whether the change was stopped before it was made. Default: false. */
+  readonly stopped?: boolean;
 }
 
 export type Wish = NavigateEvent | TraverseEvent;
@@ -65,7 +67,8 @@ export type RouterEffect =
   /** Remember how the page stands, before it goes: how far it is scrolled, and which link was activated. */
   | { readonly type: 'keep-place'; readonly key: string }
   | { readonly type: 'push' | 'replace'; readonly entry: HistoryEntry }
-  | { readonly type: 'traverse'; readonly delta: number }
+  /** Go through the history. The distance may be wrong beside other scripts, so the key says where that ends. */
+  | { readonly type: 'traverse'; readonly delta: number; readonly key: string | null }
   /** Ask the page whether it may be left for this address. */
   | { readonly type: 'ask'; readonly url: string }
   /** Tell in so many milliseconds that the visitor has waited. */
@@ -106,15 +109,16 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
     case 'will-traverse': {
       // What has no distance could not be gone to again once the page may be left.
       if (event.delta === null || !mustAsk(state, event.entry.url)) return to(state);
-      return ask(state, { ...event, type: 'traverse' }, []);
+      return ask(state, { ...event, type: 'traverse', stopped: true }, []);
     }
     case 'traverse': {
       const { entry, delta } = event;
       // The same entry again is what comes of having gone back to it, for the page to be asked.
       if (entry.key === state.current.key && entry.url === state.current.url) return to(state);
       // A distance of zero is of two entries that were taken for one: to go by it would load the page anew.
-      if (delta !== null && delta !== 0 && mustAsk(state, entry.url))
-        return ask(state, event, [{ type: 'traverse', delta: -delta }]);
+      if (delta !== null && delta !== 0 && mustAsk(state, entry.url)) {
+        return ask(state, event, [{ type: 'traverse', delta: -delta, key: state.current.key }]);
+      }
       return arriveBy(site, state, event);
     }
     case 'hold':
@@ -124,7 +128,9 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
       const answered = { ...state, wish: null };
       if (!wish || !event.mayLeave) return to(answered);
       if (wish.type === 'navigate') return arriveBy(site, answered, wish);
-      return { state: { ...answered, passing: true }, effects: [{ type: 'traverse', delta: wish.delta ?? 0 }] };
+      // The key of a change that was stopped is not one of ours; its distance is the browser's own.
+      const key = wish.stopped ? null : wish.entry.key;
+      return { state: { ...answered, passing: true }, effects: [{ type: 'traverse', delta: wish.delta ?? 0, key }] };
     }
     case 'load': {
       if (state.page !== 'ready') return to(state);
