@@ -83,6 +83,17 @@ interface Kept {
   readonly state?: unknown;
 }
 
+/** The entry that the history is on its way to. */
+interface WantedEntry {
+  readonly key: string;
+  /** Where it should be, as far as the entries of other scripts were counted. */
+  readonly index: number;
+  /** The direction: 1 or -1. */
+  readonly step: number;
+  /** How many more steps are tried. */
+  readonly steps: number;
+}
+
 class BrowserHistory implements SessionHistory {
   current: HistoryEntry;
   readonly #window: Window;
@@ -93,9 +104,8 @@ class BrowserHistory implements SessionHistory {
   #after: number | null;
   /** How many entries the browser counted when this was last known. */
   #length: number;
-
-  /** The entry that the history is on its way to, and how many more steps are tried. */
-  #wanted: { readonly key: string; readonly step: number; readonly steps: number } | null = null;
+  #wanted: WantedEntry | null = null;
+  #timer = 0;
 
   constructor(window: Window, addressing: Addressing, navigation: Navigation | null) {
     this.#window = window;
@@ -109,6 +119,7 @@ class BrowserHistory implements SessionHistory {
   }
 
   push(entry: HistoryEntry): boolean {
+    this.#want(null);
     this.#markForeign();
     if (!this.#write('pushState', entry, this.#index + 1)) return false;
     this.#count(this.#index);
@@ -120,7 +131,7 @@ class BrowserHistory implements SessionHistory {
   }
 
   traverse(delta: number, key: string | null = null): void {
-    this.#wanted = key === null ? null : { key, step: Math.sign(delta), steps: mostSteps };
+    this.#want(key === null ? null : { key, index: this.#index + delta, step: Math.sign(delta), steps: mostSteps });
     this.#window.history.go(delta);
   }
 
@@ -128,7 +139,7 @@ class BrowserHistory implements SessionHistory {
     const listening = new AbortController();
     const { signal } = listening;
     // The entry that the visit began with is marked only now: merely reading a history must not change it.
-    this.#adopt();
+    this.#adopt(false);
     this.#window.addEventListener(
       'popstate',
       ({ hasUAVisualTransition }) => this.#onPopState(onTraverse, hasUAVisualTransition),
@@ -137,7 +148,10 @@ class BrowserHistory implements SessionHistory {
     if (mayTraverse) {
       this.#navigation?.addEventListener('navigate', (event) => this.#onNavigate(event, mayTraverse), { signal });
     }
-    return () => listening.abort();
+    return () => {
+      this.#want(null);
+      listening.abort();
+    };
   }
 
   href(url: string): string {
@@ -150,23 +164,31 @@ class BrowserHistory implements SessionHistory {
 
   #onPopState(onTraverse: (traversal: Traversal) => void, animated: boolean): void {
     const before = this.current;
-    const delta = this.#adopt();
+    const delta = this.#adopt(true);
     if (this.#goOn()) return;
     // The same entry again is the answer to something that was already known here.
     if (this.current.key === before.key && this.current.url === before.url) return;
     onTraverse({ entry: this.current, delta, animated });
   }
 
-  /** Takes one step more where the entry is not the wanted one. */
+  /** Takes one step more where the entry is not the wanted one, unless that has been passed by. */
   #goOn(): boolean {
     const wanted = this.#wanted;
-    if (!wanted || wanted.key === this.current.key || wanted.steps === 0) {
-      this.#wanted = null;
+    const isPassed = wanted !== null && (this.#index - wanted.index) * wanted.step > 0;
+    if (!wanted || wanted.key === this.current.key || isPassed || wanted.steps === 0) {
+      this.#want(null);
       return false;
     }
-    this.#wanted = { ...wanted, steps: wanted.steps - 1 };
+    this.#want({ ...wanted, steps: wanted.steps - 1 });
     this.#window.history.go(wanted.step);
     return true;
+  }
+
+  /** A browser says nothing where there is nothing to go to, so that what is wanted is forgotten after a while. */
+  #want(wanted: WantedEntry | null): void {
+    this.#window.clearTimeout(this.#timer);
+    this.#wanted = wanted;
+    if (wanted) this.#timer = this.#window.setTimeout(() => (this.#wanted = null), longestStep);
   }
 
   #onNavigate(event: NavigateEvent, mayTraverse: (traversal: Traversal) => boolean): void {
@@ -181,16 +203,17 @@ class BrowserHistory implements SessionHistory {
    * Takes over what the browser is at; an entry that is not ours yet (a first load, a hash, another script's) is given a
    * key.
    *
+   * @param moved whether the browser has moved there, and was not there before
    * @returns how far that is from the entry before; null where that cannot be told
    */
-  #adopt(): number | null {
+  #adopt(moved: boolean): number | null {
     const kept = keptIn(this.#window.history.state);
     const url = this.#addressing.read(this.#window.location);
     const last = this.#last;
     if (kept) {
       const delta = kept.index - this.#index;
       // Back at the same entry, from one that another script has added after it, counted or not.
-      const isReturn = kept.key === this.current.key;
+      const isReturn = moved && kept.key === this.current.key;
       this.#index = kept.index;
       this.current = toEntry(url, kept);
       this.#count(isReturn ? Math.max(last ?? 0, kept.index + 1) : last);
@@ -274,6 +297,9 @@ const mostEntries = 50;
 
 /** More entries than this, one after the other, no script adds between two of ours. */
 const mostSteps = 10;
+
+/** How long a browser may take to go one step through the history of one document, in milliseconds. */
+const longestStep = 1000;
 
 function withoutHash(url: string): string {
   return url.split('#', 1)[0] ?? '';
