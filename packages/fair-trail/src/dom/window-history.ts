@@ -105,6 +105,8 @@ class BrowserHistory implements SessionHistory {
   /** How many entries the browser counted when this was last known. */
   #length: number;
   #wanted: WantedEntry | null = null;
+  /** What is to be done once the wanted entry is there. */
+  #next: (() => void) | null = null;
   #timer = 0;
 
   constructor(window: Window, addressing: Addressing, navigation: Navigation | null) {
@@ -120,6 +122,7 @@ class BrowserHistory implements SessionHistory {
 
   push(entry: HistoryEntry): boolean {
     this.#want(null);
+    this.#next = null;
     this.#markForeign();
     if (!this.#write('pushState', entry, this.#index + 1)) return false;
     this.#count(this.#index);
@@ -131,8 +134,32 @@ class BrowserHistory implements SessionHistory {
   }
 
   traverse(delta: number, key: string | null = null): void {
+    // Of two distances that are asked for at once, browsers make one: the first must be gone before the next.
+    if (this.#wanted) {
+      this.#next = () => this.traverse(delta, key);
+      return;
+    }
+    if (key !== null && this.#navigation?.entries().some((entry) => entry.key === key)) {
+      this.#traverseTo(this.#navigation, key, mostTries);
+      return;
+    }
     this.#want(key === null ? null : { key, index: this.#index + delta, step: Math.sign(delta), steps: mostSteps });
     this.#window.history.go(delta);
+  }
+
+  /**
+   * Goes to an entry by the browser's own key: a distance would be added to that of the change that was stopped just now.
+   * While that is not over, the browser refuses, and is asked again.
+   */
+  #traverseTo(navigation: Navigation, key: string, tries: number): void {
+    this.#window.clearTimeout(this.#timer);
+    this.#timer = this.#window.setTimeout(() => {
+      const { committed, finished } = navigation.traverseTo(key);
+      finished?.catch(() => undefined);
+      committed?.catch(() => {
+        if (tries > 1) this.#traverseTo(navigation, key, tries - 1);
+      });
+    }, pause);
   }
 
   listen(onTraverse: (traversal: Traversal) => void, mayTraverse?: (traversal: Traversal) => boolean): () => void {
@@ -150,6 +177,7 @@ class BrowserHistory implements SessionHistory {
     }
     return () => {
       this.#want(null);
+      this.#next = null;
       listening.abort();
     };
   }
@@ -167,8 +195,15 @@ class BrowserHistory implements SessionHistory {
     const delta = this.#adopt(true);
     if (this.#goOn()) return;
     // The same entry again is the answer to something that was already known here.
-    if (this.current.key === before.key && this.current.url === before.url) return;
-    onTraverse({ entry: this.current, delta, animated });
+    const isSame = this.current.key === before.key && this.current.url === before.url;
+    if (!isSame) onTraverse({ entry: this.current, delta, animated });
+    this.#goNext();
+  }
+
+  #goNext(): void {
+    const next = this.#next;
+    this.#next = null;
+    next?.();
   }
 
   /** Takes one step more where the entry is not the wanted one, unless that has been passed by. */
@@ -188,7 +223,11 @@ class BrowserHistory implements SessionHistory {
   #want(wanted: WantedEntry | null): void {
     this.#window.clearTimeout(this.#timer);
     this.#wanted = wanted;
-    if (wanted) this.#timer = this.#window.setTimeout(() => (this.#wanted = null), longestStep);
+    if (!wanted) return;
+    this.#timer = this.#window.setTimeout(() => {
+      this.#wanted = null;
+      this.#goNext();
+    }, longestStep);
   }
 
   #onNavigate(event: NavigateEvent, mayTraverse: (traversal: Traversal) => boolean): void {
@@ -297,6 +336,10 @@ const mostEntries = 50;
 
 /** More entries than this, one after the other, no script adds between two of ours. */
 const mostSteps = 10;
+
+/** How often the browser is asked to go to an entry, and how long it is left alone before each time, in milliseconds. */
+const mostTries = 5;
+const pause = 10;
 
 /** How long a browser may take to go one step through the history of one document, in milliseconds. */
 const longestStep = 1000;

@@ -2,7 +2,7 @@
 export interface HistoryEntry {
   /** Path, query and hash. */
   readonly url: string;
-  /** Tells the entry from others with the same address. */
+  /** Tells the entry from others with the same address. Of a change that can still be stopped, it is the browser's own. */
   readonly key: string;
   /** What the app keeps with the entry; anything that can be cloned (HTML standard, section 2.7). Default: none. */
   readonly state?: unknown;

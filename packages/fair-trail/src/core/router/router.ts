@@ -41,8 +41,6 @@ export interface NavigateEvent {
 /** The history moved by itself, and has moved already. */
 export interface TraverseEvent extends Traversal {
   readonly type: 'traverse';
-  /** Whether the change was stopped before it was made. Default: false. */
-  readonly stopped?: boolean;
 }
 
 export type Wish = NavigateEvent | TraverseEvent;
@@ -109,7 +107,7 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
     case 'will-traverse': {
       // What has no distance could not be gone to again once the page may be left.
       if (event.delta === null || !mustAsk(state, event.entry.url)) return to(state);
-      return ask(state, { ...event, type: 'traverse', stopped: true }, []);
+      return ask(state, { ...event, type: 'traverse' }, []);
     }
     case 'traverse': {
       const { entry, delta } = event;
@@ -128,9 +126,9 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
       const answered = { ...state, wish: null };
       if (!wish || !event.mayLeave) return to(answered);
       if (wish.type === 'navigate') return arriveBy(site, answered, wish);
-      // The key of a change that was stopped is not one of ours; its distance is the browser's own.
-      const key = wish.stopped ? null : wish.entry.key;
-      return { state: { ...answered, passing: true }, effects: [{ type: 'traverse', delta: wish.delta ?? 0, key }] };
+      const { delta, entry } = wish;
+      const effect: RouterEffect = { type: 'traverse', delta: delta ?? 0, key: entry.key };
+      return { state: { ...answered, passing: true }, effects: [effect] };
     }
     case 'load': {
       if (state.page !== 'ready') return to(state);
