@@ -243,7 +243,7 @@ class BrowserHistory implements SessionHistory {
    * key.
    *
    * @param moved whether the browser has moved there, and was not there before
-   * @returns how far that is from the entry before; null where that cannot be told
+   * @returns how far that is from the entry before; null where that is unknown
    */
   #adopt(moved: boolean): number | null {
     const kept = keptIn(this.#window.history.state);

@@ -1,5 +1,5 @@
 import { StrictMode, useState, type ReactNode } from 'react';
-import { describe, expect, test, vi } from 'vitest';
+import { beforeAll, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite } from '../core/index.ts';
 import { desk, nested } from '../testing/sites.ts';
@@ -102,9 +102,22 @@ const refusals: readonly Refusal[] = [
   },
 ];
 
+// There is no router here: a link that is followed by mistake would take the test's own page away, and all tests with it.
+beforeAll(() => {
+  document.addEventListener('click', (event) => {
+    if (event.target instanceof Element && event.target.closest('a[href]')) event.preventDefault();
+  });
+});
+
+/** The runner answers before the window has its new size, and what moves focus as it changes would do so in the test. */
+async function resize(width: number): Promise<void> {
+  await page.viewport(width, 800);
+  await expect.poll(() => window.innerWidth).toBe(width);
+}
+
 describe('refused, it asks the same again', () => {
   test.each(refusals)('$name', async ({ width, app, press, asks }) => {
-    await page.viewport(width, 800);
+    await resize(width);
     const report = vi.fn();
     mount(app(report));
     for (let count = 0; count < times; count += 1) await press().click();
@@ -112,7 +125,7 @@ describe('refused, it asks the same again', () => {
   });
 
   test.each(refusals)('$name, by keyboard', async ({ width, app, press, asks }) => {
-    await page.viewport(width, 800);
+    await resize(width);
     const report = vi.fn();
     mount(app(report));
     await expect.element(press()).toBeVisible();
