@@ -38,7 +38,7 @@ export const failureCodes = [
 
 export type FailureCode = (typeof failureCodes)[number];
 
-/** The line that tells what ended the command. */
+/** The line on the error stream that reports a failure. */
 export function failureLine({ message, code }: Pick<Failure, 'message' | 'code'>): string {
   return `${errorColors.red('fair-trail:')} ${message} [${code}]`;
 }

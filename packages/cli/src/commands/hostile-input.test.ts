@@ -293,6 +293,13 @@ describe('all or nothing is written', () => {
     expect(existsSync(out)).toBe(true);
   });
 
+  test('a place that cannot be looked at is named', () => {
+    const loop = place('to-itself.json');
+    symlinkSync('to-itself.json', loop);
+    expect(failure(run('convert', observatory, loop))).toMatch(/to-itself\.json" cannot be written \(ELOOP\)/u);
+    expect(failure(run('convert', observatory, place(`${'n'.repeat(300)}.json`)))).toMatch(/\(ENAMETOOLONG\)/u);
+  });
+
   test('an interrupted command leaves no temporary file', async () => {
     const folder = path.dirname(write('interrupted/x', ''));
     const file = large();

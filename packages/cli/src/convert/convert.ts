@@ -1,5 +1,13 @@
 import path from 'node:path';
-import { nestedListHtml, outline, sitemap, type Site, type SiteDefinition, type SiteRecords } from 'fair-trail';
+import {
+  checkSite,
+  nestedListHtml,
+  outline,
+  sitemap,
+  type Site,
+  type SiteDefinition,
+  type SiteRecords,
+} from 'fair-trail';
 import { Failure } from '../failure.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readSoundSite } from '../input/site-file.ts';
@@ -75,7 +83,7 @@ async function readSite(input: string, from: InputFormat, origin: string | undef
   if (from === 'site') {
     const { site } = await readSoundSite(input);
     // It is sound, and stays so with another origin.
-    return { site: soundPartOf(withOrigin(site.definition)).site ?? site, guesses: [], leftOut: [] };
+    return { site: checkSite(withOrigin(site.definition)).site ?? site, guesses: [], leftOut: [] };
   }
   const spinner = await spin(`Reading ${printable(input)}`);
   try {

@@ -28,17 +28,17 @@ export interface OutputFile {
  */
 export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): void {
   refusePlaces(files, mayReplace);
-  const targets = files.map(targetOf);
+  const targets = files.map((file, index) => attempt(file, () => targetOf(file, index)));
   // Until all is done, or undone, nothing interrupts.
   const signals = ['SIGINT', 'SIGTERM', 'SIGHUP'] as const;
   const ignore = () => undefined;
   for (const signal of signals) process.on(signal, ignore);
   try {
     for (const target of targets) prepare(target);
-    const done: Target[] = [];
+    const done: OutputTarget[] = [];
     try {
       for (const target of targets) {
-        if (target.isFile) attempt(target, () => renameSync(target.draft, target.place));
+        if (target.isFile) attempt(target.file, () => renameSync(target.draft, target.place));
         done.push(target);
       }
     } catch (error) {
@@ -52,7 +52,7 @@ export function writeFiles(files: readonly OutputFile[], mayReplace: boolean): v
 }
 
 /** A place to write at. */
-interface Target {
+interface OutputTarget {
   readonly file: OutputFile;
   /** Where the file itself is, when its path is that of a link. */
   readonly place: string;
@@ -64,7 +64,7 @@ interface Target {
   readonly backup: string;
 }
 
-function targetOf(file: OutputFile, index: number): Target {
+function targetOf(file: OutputFile, index: number): OutputTarget {
   const place = placeOf(path.resolve(file.path));
   const found = statSync(place, { throwIfNoEntry: false });
   if (found?.isDirectory()) {
@@ -90,9 +90,9 @@ function placeOf(place: string): string {
 }
 
 /** Writes the file beside its place, and keeps what it is going to replace. */
-function prepare(target: Target): void {
+function prepare(target: OutputTarget): void {
   const { file, place, isFile, mode, draft, backup } = target;
-  attempt(target, () => {
+  attempt(file, () => {
     if (!isFile) {
       writeFileSync(place, file.text);
       return;
@@ -105,16 +105,17 @@ function prepare(target: Target): void {
   });
 }
 
-function restore({ place, isFile, mode, backup }: Target): void {
+function restore({ place, isFile, mode, backup }: OutputTarget): void {
   if (!isFile) return;
   if (mode === null) rmSync(place, { force: true });
   else renameSync(backup, place);
 }
 
-function attempt({ file }: Target, write: () => void): void {
+function attempt<Result>(file: OutputFile, work: () => Result): Result {
   try {
-    write();
+    return work();
   } catch (error) {
+    if (error instanceof Failure) throw error;
     const { code } = error as NodeJS.ErrnoException;
     throw new Failure('file-unreadable', `"${printable(file.path)}" cannot be written (${code ?? 'unknown error'}).`);
   }

@@ -66,7 +66,7 @@ export type RouterEffect =
   | { readonly type: 'keep-place'; readonly key: string }
   | { readonly type: 'push' | 'replace'; readonly entry: HistoryEntry }
   /** Go through the history. The distance may be wrong beside other scripts, so the key says where that ends. */
-  | { readonly type: 'traverse'; readonly delta: number; readonly key: string | null }
+  | { readonly type: 'traverse'; readonly delta: number; readonly key: string }
   /** Ask the page whether it may be left for this address. */
   | { readonly type: 'ask'; readonly url: string }
   /** Tell in so many milliseconds that the visitor has waited. */

@@ -3,14 +3,14 @@ import { decodeSegment, wellFormed } from './encoding.ts';
 import type { Site } from './site.ts';
 
 /** What a pathname of the site leads to. */
-export interface Found {
+export interface PathnameMatch {
   readonly language: string;
   /** Null where no entry is known. */
   readonly match: Match | null;
 }
 
 /** Takes off the base path and the prefix of a language; null for a pathname outside of the site. */
-export function findPathname(site: Site, pathname: string): Found | null {
+export function findPathname(site: Site, pathname: string): PathnameMatch | null {
   const segments = segmentsBelow(site, wellFormed(pathname));
   if (!segments) return null;
   const language = languageOf(site, segments);

@@ -66,9 +66,11 @@ function suggestion(site: Site, id: string): string {
 export function hrefOf(site: Site, entry: Entry, params: Params = {}, language = site.language): string | null {
   if (entry.hrefs && entry.outside) return textIn(entry.hrefs, language, site.language);
   const isText = entry.paramNames.length === entry.query.length;
-  for (const path of pathsOf(site, entry, language)) {
+  const paths = pathsOf(site, entry, language);
+  for (const path of paths) {
     const written = write(path, params);
-    if (written === null || !(isText || hasAll(entry, path, params))) continue;
+    // The only way to write an address has all of the entry's params.
+    if (written === null || !(isText || paths.length === 1 || hasAll(entry, path, params))) continue;
     const address = place(site, language, written.text);
     // Text alone needs no second look: no address is more specific.
     if (isText || leadsBack(site, entry, address, language, written.values)) return address + writeQuery(entry, params);

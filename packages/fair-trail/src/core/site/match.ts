@@ -1,7 +1,7 @@
 import type { Entry } from './entry.ts';
 import { matchTokens } from './match-tokens.ts';
 import { encodedSlash } from './encoding.ts';
-import { type Path, type Token } from './pathname.ts';
+import type { Path, Token } from './pathname.ts';
 import { TokenIndex } from './token-index.ts';
 
 /**
@@ -130,8 +130,9 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     if (end) return end;
     const before = values.length;
     const text = node.mixed ? shield(segment) : segment;
-    for (const { tokens, value: next } of node.mixed?.candidates(fold(text)) ?? []) {
-      const taken = matchTokens(tokens, fold(text), text);
+    const folded = fold(text);
+    for (const { tokens, value: next } of node.mixed?.candidates(folded) ?? []) {
+      const taken = matchTokens(tokens, folded, text);
       if (!taken) continue;
       values.push(...taken.map(unshield));
       if ((end = walk(next, index + 1))) return end;
@@ -148,8 +149,9 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     const wildcard = node.filled ?? node.open;
     if (!node.tails && !wildcard) return null;
     const rest = segments.slice(index).map(shield).join('/');
-    for (const { tokens, value: end } of node.tails?.candidates(fold(rest)) ?? []) {
-      const taken = matchTokens(tokens, fold(rest), rest) ?? matchWithSlash(tokens, fold(rest), rest);
+    const folded = fold(rest);
+    for (const { tokens, value: end } of node.tails?.candidates(folded) ?? []) {
+      const taken = matchTokens(tokens, folded, rest) ?? matchWithSlash(tokens, folded, rest);
       if (!taken) continue;
       values.push(...taken.map(unshield));
       return end;

@@ -30,14 +30,14 @@ export function overlappingPlaces(places: readonly Place[], caseSensitive: boole
   return found;
 }
 
-interface Node {
-  readonly literals: Map<string, Node>;
+interface OverlapNode {
+  readonly literals: Map<string, OverlapNode>;
   /** Params, and text beside params, by their shape. */
-  readonly others: Map<string, { readonly segment: Segment; readonly node: Node }>;
+  readonly others: Map<string, { readonly segment: Segment; readonly node: OverlapNode }>;
   readonly ends: Place[];
 }
 
-function createNode(): Node {
+function createNode(): OverlapNode {
   return { literals: new Map(), others: new Map(), ends: [] };
 }
 
@@ -60,7 +60,7 @@ class OverlapFinder {
     return found;
   }
 
-  #childOf(node: Node, segment: Segment): Node {
+  #childOf(node: OverlapNode, segment: Segment): OverlapNode {
     if (segment.kind === 'literal') {
       const text = this.#fold(segment.text);
       const known = node.literals.get(text) ?? createNode();
@@ -74,10 +74,10 @@ class OverlapFinder {
   }
 
   /** @param wins whether the place is the more specific one in a segment before, and `loses` whether another is */
-  #find(node: Node, place: Place, index: number, wins: boolean, loses: boolean): Place | null {
+  #find(node: OverlapNode, place: Place, index: number, wins: boolean, loses: boolean): Place | null {
     const segment = place.path[index];
     if (!segment) return wins && loses ? (node.ends.find(({ entry }) => entry !== place.entry) ?? null) : null;
-    const below = (child: Node, beside: number) => {
+    const below = (child: OverlapNode, beside: number) => {
       const own = rank(segment);
       return this.#find(child, place, index + 1, wins || own < beside, loses || own > beside);
     };

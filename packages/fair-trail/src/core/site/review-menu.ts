@@ -34,13 +34,12 @@ function isLong(text: string): boolean {
 }
 
 /** One item of a menu as it is shown: a node, or an entry that comes with its depth. */
-interface Item {
+interface ReviewedItem {
   readonly labels: Texts;
   readonly pointer: string;
   /** Equal for two items that lead to the same. */
   readonly key: string;
   readonly entry: Entry | null;
-  readonly hasChangingLabel: boolean;
   /** The choice that the item is one of: only one of its items is shown. */
   readonly choice: string | null;
 }
@@ -55,17 +54,17 @@ export function reviewMenu(site: Site, nodes: readonly MenuNode[], pointer: stri
 class MenuReviewer {
   readonly found: Problem[] = [];
   readonly #site: Site;
-  readonly #first = new Map<string, Item>();
+  readonly #first = new Map<string, ReviewedItem>();
 
   constructor(site: Site) {
     this.#site = site;
   }
 
   /** The entries of the list itself. */
-  visit(nodes: readonly MenuNode[], pointer: string, choice: string | null): readonly Item[] {
+  visit(nodes: readonly MenuNode[], pointer: string, choice: string | null): readonly ReviewedItem[] {
     if (choice === null) this.#reviewLength(nodes.filter(({ kind }) => kind !== 'divider').length, pointer);
-    const groups = new Map<string, Item>();
-    return nodes.flatMap((node, index): Item[] => {
+    const groups = new Map<string, ReviewedItem>();
+    return nodes.flatMap((node, index): ReviewedItem[] => {
       const here = `${pointer}/${index}`;
       switch (node.kind) {
         case 'divider':
@@ -114,9 +113,8 @@ class MenuReviewer {
     }
   }
 
-  #entryItem(entry: Entry, pointer: string, choice: string | null, params: string): Item {
-    const hasChangingLabel = entry.paramNames.length > 0;
-    return { labels: entry.labels, pointer, key: `${entry.id} ${params}`, entry, hasChangingLabel, choice };
+  #entryItem(entry: Entry, pointer: string, choice: string | null, params: string): ReviewedItem {
+    return { labels: entry.labels, pointer, key: `${entry.id} ${params}`, entry, choice };
   }
 
   #reviewLength(count: number, pointer: string): void {
@@ -125,15 +123,16 @@ class MenuReviewer {
   }
 
   /** Reports a label that stands for something else already, in any language. */
-  #compareLabels(item: Item, first: Map<string, Item>): void {
-    let reported = false;
+  #compareLabels(item: ReviewedItem, first: Map<string, ReviewedItem>): void {
+    // A label that is made from params stands for many.
+    let reported = item.entry !== null && item.entry.paramNames.length > 0;
     for (const language of this.#site.languages) {
       const text = textIn(item.labels, language, this.#site.language);
       const place = `${language} ${text}`;
       const other = first.get(place);
       if (!other) first.set(place, item);
       const isOther = other && other.key !== item.key && (other.choice === null || other.choice !== item.choice);
-      if (!isOther || reported || item.hasChangingLabel) continue;
+      if (!isOther || reported) continue;
       reported = true;
       this.found.push(problem('label-repeats', item.pointer, { value: text, other: other.pointer }));
     }
@@ -141,13 +140,13 @@ class MenuReviewer {
 }
 
 /** Below the first level, icons are for a few that stand out; in a rail nothing else is shown. */
-function missingIcons(items: readonly Item[], isRail: boolean): Problem[] {
+function missingIcons(items: readonly ReviewedItem[], isRail: boolean): Problem[] {
   if (!isRail && items.every(({ entry }) => entry?.icon === null)) return [];
   return items.flatMap(({ entry, pointer }) => {
     return entry?.icon === null ? [problem('missing-icon', pointer, { value: entry.id })] : [];
   });
 }
 
-function itemOf(labels: Texts, pointer: string, choice: string | null): Omit<Item, 'key'> {
-  return { labels, pointer, entry: null, hasChangingLabel: false, choice };
+function itemOf(labels: Texts, pointer: string, choice: string | null): Omit<ReviewedItem, 'key'> {
+  return { labels, pointer, entry: null, choice };
 }

@@ -74,7 +74,10 @@ function hostOf(origin: string): string {
 /** The addresses with params that lead to other entries, whatever the params are. */
 function shadowed(site: Site): Problem[] {
   const reported = new Set<string>();
-  return placesOf(site).flatMap(({ language, entry, path, field, moved }) => {
+  const places = site.languages.flatMap((language) =>
+    placesOf(site, language).map((place) => ({ ...place, language })),
+  );
+  return places.flatMap(({ language, entry, path, field, moved }) => {
     const pointer = entryPointer(entry) + field;
     if (moved || reported.has(pointer) || path.every(({ kind }) => kind === 'literal')) return [];
     const samples = sampleAddresses(site, path, language);
@@ -86,18 +89,14 @@ function shadowed(site: Site): Problem[] {
   });
 }
 
-function placesOf(site: Site): (Place & { readonly language: string })[] {
-  return site.languages.flatMap((language) => {
-    const places = Object.hasOwn(site.addresses, language) ? site.addresses[language] : [];
-    return (places ?? []).map((place) => ({ ...place, language }));
-  });
+function placesOf({ addresses }: Site, language: string): readonly Place[] {
+  return addresses[language] ?? [];
 }
 
 function overlaps(site: Site): Problem[] {
   const reported = new Set<string>();
   return site.languages.flatMap((language) => {
-    const places = placesOf({ ...site, languages: [language] });
-    return overlappingPlaces(places, site.caseSensitive).flatMap(({ one, other }) => {
+    return overlappingPlaces(placesOf(site, language), site.caseSensitive).flatMap(({ one, other }) => {
       const [here, there] = [entryPointer(other.entry) + other.field, entryPointer(one.entry) + one.field];
       if (reported.has(here)) return [];
       reported.add(here);
