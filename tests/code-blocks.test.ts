@@ -3,8 +3,10 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writ
 import path from 'node:path';
 import ts from 'typescript';
 import { afterAll, describe, expect, test } from 'vitest';
-import { checkSite, type SiteDefinition } from '../packages/fair-trail/src/core/index.ts';
-import { readTokens, type Theme } from '../packages/fair-trail/src/core/color/index.ts';
+import type { Theme } from '../packages/fair-trail/src/core/color/derive-theme.ts';
+import { readTokens } from '../packages/fair-trail/src/core/color/tokens.ts';
+import { checkSite } from '../packages/fair-trail/src/core/site/define.ts';
+import type { SiteDefinition } from '../packages/fair-trail/src/core/site/definition.ts';
 import { codeBlocksIn, pages, root } from './code-blocks.ts';
 
 /** Each code block of the documentation is compiled, parsed, or held against the command. */

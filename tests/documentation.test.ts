@@ -4,7 +4,8 @@ import { describe, expect, test } from 'vitest';
 import { documented, rulePage } from '../packages/cli/src/audit/rule-page.ts';
 import { failureCodes } from '../packages/cli/src/failure.ts';
 import { faultKinds } from '../packages/cli/src/walk/faults.ts';
-import { problemCodes, severityOf, warningCodes } from '../packages/fair-trail/src/core/index.ts';
+import { problemCodes, severityOf } from '../packages/fair-trail/src/core/site/problems.ts';
+import { warningCodes } from '../packages/fair-trail/src/core/warnings.ts';
 import { failureCodes as testFailureCodes } from '../packages/fair-trail/src/testing/failures.ts';
 
 const root = path.resolve(import.meta.dirname, '..');

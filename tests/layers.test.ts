@@ -45,6 +45,10 @@ const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail/testing/vitest': 'fair-trail/src/testing',
   'fair-trail/react': 'fair-trail/src/react',
   'fair-trail/sheet': 'fair-trail/src/sheet',
+  'fair-trail/internal/core': 'fair-trail/src/core',
+  'fair-trail/internal/audit': 'fair-trail/src/audit',
+  'fair-trail/internal/testing': 'fair-trail/src/testing',
+  'fair-trail/internal/sheet': 'fair-trail/src/sheet',
 };
 
 /** The layer of a file, by its path within `packages`. */
@@ -75,6 +79,26 @@ test('nothing but what is for Vitest imports it, so that drivers run under any t
   const others = files.filter((file) => layerOf(file) === 'fair-trail/src/testing' && !forVitest.test(file));
   expect(others.length).toBeGreaterThan(10);
   expect(others.filter((file) => importsOf(file).some(({ layer }) => layer === 'vitest'))).toEqual([]);
+});
+
+test('no file of the library imports a public entry: internals import each other directly', () => {
+  // What is public can then change without looking at what the library itself uses.
+  const sources = readdirSync(path.join(root, 'packages/fair-trail/src'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.tsx?$/u.test(file))
+    .map((file) => `fair-trail/src/${file}`);
+  const indexes = sources.filter((file) =>
+    importsOf(file).some(({ written }) => /(?:^|\/)(?:index|internal)\.ts$|^fair-trail(?:\/|$)/u.test(written)),
+  );
+  // The types of a page that loads the built entries.
+  expect(indexes).toEqual(['fair-trail/src/dom/foreign-history.test.ts']);
+});
+
+test('the library exports no file that is not an entry of its package', () => {
+  const { exports } = JSON.parse(readFileSync(path.join(root, 'packages/fair-trail/package.json'), 'utf8')) as {
+    readonly exports: Readonly<Record<string, unknown>>;
+  };
+  // A pattern would open every file behind it; that of the styles opens stylesheets.
+  expect(Object.keys(exports).filter((name) => name.includes('*'))).toEqual(['./styles/*.css']);
 });
 
 test.each(files)('%s imports downwards only', (file) => {

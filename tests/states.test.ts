@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
-import { partStates } from '../packages/fair-trail/src/core/index.ts';
+import { partStates } from '../packages/fair-trail/src/core/view/states.ts';
 
 const folder = path.resolve(import.meta.dirname, '../packages/fair-trail/src/styles');
 const styles = readdirSync(folder)

@@ -1,4 +1,5 @@
-import type { AuditFinding, Certainty, RuleSeverity } from 'fair-trail/audit';
+import type { AuditFinding } from 'fair-trail/audit';
+import type { Certainty, RuleSeverity } from 'fair-trail/internal/audit';
 import type { Picture } from './picture.ts';
 
 /** What the audit answers; its JSON output is exactly this. */

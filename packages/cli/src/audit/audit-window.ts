@@ -1,4 +1,4 @@
-import type { PageScript } from 'fair-trail/audit';
+import type { PageScript } from 'fair-trail/internal/audit';
 import type { Browser, BrowserContext, Page, Request } from 'playwright-core';
 import { guard } from '../browser/guard.ts';
 import { WindowNavigation } from '../browser/window-navigation.ts';

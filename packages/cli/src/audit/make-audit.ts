@@ -5,7 +5,7 @@ import { Failure } from '../failure.ts';
 import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
 import { refusePlaces, writeFiles } from '../writers/write-files.ts';
-import { probes } from './probes/index.ts';
+import { probes } from './probes/all-probes.ts';
 import { runIllustratedAudit } from './run-audit.ts';
 import type { Shard } from './shard.ts';
 import type { AuditReport } from './audit-report.ts';

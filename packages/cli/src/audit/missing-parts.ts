@@ -1,4 +1,4 @@
-import { attempts } from './probes/index.ts';
+import { attempts } from './probes/all-probes.ts';
 
 /** Rules that a page is not held to where a stylesheet of it could not be loaded: it is not as visitors have it. */
 const ofLooks = [

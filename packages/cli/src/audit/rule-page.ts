@@ -1,6 +1,6 @@
 import { rules } from 'fair-trail/audit';
 import type { Probe } from './probe.ts';
-import { probes } from './probes/index.ts';
+import { probes } from './probes/all-probes.ts';
 
 /** What a page about a rule says of it; rules of a document and probes of a browser alike. */
 export const documented: readonly (Probe & { readonly isProbe: boolean })[] = [

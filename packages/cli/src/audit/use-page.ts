@@ -1,4 +1,4 @@
-import type { PageReport } from 'fair-trail/audit';
+import type { PageReport } from 'fair-trail/internal/audit';
 import type { Browser } from 'playwright-core';
 import type { Findings } from './audit-report.ts';
 import { isWanted, type AuditSettings } from './audit-settings.ts';
@@ -6,7 +6,7 @@ import { AuditWindow, type Loaded, type Way } from './audit-window.ts';
 import { rulesLeftOut } from './missing-parts.ts';
 import type { Probe } from './probe.ts';
 import { narrowMenuLacks, type Comparison, type Difference } from './probes/across.ts';
-import { attempts } from './probes/index.ts';
+import { attempts } from './probes/all-probes.ts';
 import { againstSite } from './probes/site-map.ts';
 import type { Tried } from './tried.ts';
 import { UsedPage } from './used-page.ts';

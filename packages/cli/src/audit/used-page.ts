@@ -1,4 +1,4 @@
-import { isSamePage, type PageReport, type PageScript, type PageSnapshot } from 'fair-trail/audit';
+import { isSamePage, type PageReport, type PageScript, type PageSnapshot } from 'fair-trail/internal/audit';
 import type { Page } from 'playwright-core';
 import type { AuditWindow } from './audit-window.ts';
 import type { Findings } from './audit-report.ts';

@@ -1,4 +1,4 @@
-import { decodeSegment } from 'fair-trail';
+import { decodeSegment } from 'fair-trail/internal/core';
 
 /** Words of links that change something when they are followed, although no link should. In the languages we know. */
 const words =

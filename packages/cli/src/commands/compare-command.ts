@@ -1,5 +1,6 @@
 import type { Command } from 'commander';
-import { compareSites, entryPointer, type Problem, type SiteChange } from 'fair-trail';
+import { compareSites, type Problem, type SiteChange } from 'fair-trail';
+import { entryPointer } from 'fair-trail/internal/core';
 import { readSoundSite, type CheckedSiteFile } from '../input/site-file.ts';
 import type { Finding } from '../report/finding.ts';
 import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';

@@ -1,5 +1,5 @@
 import { InvalidArgumentError, type Command } from 'commander';
-import type { SheetMenus } from 'fair-trail/sheet';
+import type { SheetMenus } from 'fair-trail/internal/sheet';
 import type { SheetOptions } from '../sheet/make-sheet.ts';
 
 const components: readonly (keyof SheetMenus)[] = ['bar', 'sidebar', 'strip', 'footer'];

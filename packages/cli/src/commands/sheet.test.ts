@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { partStates } from 'fair-trail';
+import { partStates } from 'fair-trail/internal/core';
 import type { Browser, Frame, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openBrowser } from '../browser/open-browser.ts';

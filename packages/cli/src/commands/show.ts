@@ -1,13 +1,5 @@
-import {
-  breadcrumbs,
-  locate,
-  menuItems,
-  unknownPosition,
-  type MenuItem,
-  type Position,
-  type Site,
-  type SiteRecords,
-} from 'fair-trail';
+import { breadcrumbs, locate, type MenuItem, menuItems, type Position, type Site, type SiteRecords } from 'fair-trail';
+import { unknownPosition } from 'fair-trail/internal/core';
 
 /** What `fair-trail show` answers; its JSON output is exactly this. */
 export interface ShownSite {

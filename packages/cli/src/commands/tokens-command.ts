@@ -1,15 +1,15 @@
 import { Option, type Command } from 'commander';
 import {
   checkPalette,
+  type Color,
   deriveTheme,
+  type PairResult,
   readHex,
   tokensCss,
   writeHex,
   writeTokens,
-  type Color,
-  type PairResult,
-  type TokenThemes,
 } from 'fair-trail/color';
+import type { TokenThemes } from 'fair-trail/internal/core';
 import { outputColors as colors } from '../colors.ts';
 import { Failure } from '../failure.ts';
 import { ownTokens, readThemeFile } from '../input/theme-file.ts';

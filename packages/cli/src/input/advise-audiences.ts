@@ -1,4 +1,5 @@
-import { everyEntry, everyMenuNode, type Site } from 'fair-trail';
+import { everyEntry, type Site } from 'fair-trail';
+import { everyMenuNode } from 'fair-trail/internal/core';
 import { printable } from '../printable.ts';
 
 /** A name that is in no entry is most likely misspelt, and would silently show what nobody in it sees. */

@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module';
-import { colorNames, readTokens, type Theme, type TokenThemes } from 'fair-trail/color';
+import { readTokens, type Theme } from 'fair-trail/color';
+import { colorNames, type TokenThemes } from 'fair-trail/internal/core';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { readJson } from './json-document.ts';

@@ -1,4 +1,5 @@
-import { decodeSegment, type EntryDefinition, type MenuItemDefinition, type SiteDefinition } from 'fair-trail';
+import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from 'fair-trail';
+import { decodeSegment } from 'fair-trail/internal/core';
 
 /** A page as a reader found it, before it has an id. */
 export interface DraftPage {

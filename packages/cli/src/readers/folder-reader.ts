@@ -1,6 +1,6 @@
 import { readdirSync, realpathSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { decodeSegment } from 'fair-trail';
+import { decodeSegment } from 'fair-trail/internal/core';
 import { Failure } from '../failure.ts';
 import { kindOf, readBytes } from '../input/read-file.ts';
 import { printable } from '../printable.ts';

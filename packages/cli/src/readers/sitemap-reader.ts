@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { decodeSegment } from 'fair-trail';
+import { decodeSegment } from 'fair-trail/internal/core';
 import { Failure } from '../failure.ts';
 import { kindOf, readText } from '../input/read-file.ts';
 import { printable } from '../printable.ts';

@@ -1,4 +1,4 @@
-import type { ProblemCode } from 'fair-trail';
+import type { ProblemCode } from 'fair-trail/internal/core';
 
 export type Level = 'error' | 'warning' | 'note';
 

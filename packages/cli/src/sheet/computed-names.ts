@@ -1,5 +1,5 @@
 import type { Browser, CDPSession, Page } from 'playwright-core';
-import type { ComputedName, ComputedNames } from 'fair-trail/sheet';
+import type { ComputedName, ComputedNames } from 'fair-trail/internal/sheet';
 
 /** What the browser tells assistive technology of each row of a sheet's tables. */
 export async function computeNames(browser: Browser, url: string): Promise<ComputedNames> {

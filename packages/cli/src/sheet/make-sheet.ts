@@ -8,7 +8,7 @@ import { problemLine } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
 import { refusePresent, writeFolder, type OutputFile } from '../writers/write-files.ts';
 import { reasonOf } from '../reason-of.ts';
-import type { ComputedNames, SheetMenus } from 'fair-trail/sheet';
+import type { ComputedNames, SheetMenus } from 'fair-trail/internal/sheet';
 import { computeNames } from './computed-names.ts';
 import { takePictures } from './pictures.ts';
 import { serveSheet } from './serve-sheet.ts';

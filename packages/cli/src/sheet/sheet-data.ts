@@ -1,6 +1,7 @@
-import { flexStyles, type SiteRecords } from 'fair-trail';
+import type { SiteRecords } from 'fair-trail';
+import { flexStyles } from 'fair-trail/internal/core';
+import type { ComputedNames, SheetData, SheetProblem } from 'fair-trail/internal/sheet';
 import { tokensCss } from 'fair-trail/color';
-import type { ComputedNames, SheetData, SheetProblem } from 'fair-trail/sheet';
 import { readFileSync } from 'node:fs';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';

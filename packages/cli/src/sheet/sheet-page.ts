@@ -1,5 +1,5 @@
-import { escapeMarkup } from 'fair-trail';
-import type { SheetData } from 'fair-trail/sheet';
+import { escapeMarkup } from 'fair-trail/internal/core';
+import type { SheetData } from 'fair-trail/internal/sheet';
 import type { OutputFile } from '../writers/write-files.ts';
 import { builtFile, type SheetMaterial } from './sheet-data.ts';
 

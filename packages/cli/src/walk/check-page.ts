@@ -1,5 +1,6 @@
 import type { Site } from 'fair-trail';
-import { everyItem, markOf, type PageReading } from 'fair-trail/testing';
+import { markOf } from 'fair-trail/internal/testing';
+import { everyItem, type PageReading } from 'fair-trail/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
 import { keyOf, pathOf, type Stop } from './stops.ts';
 import { WalkNotes } from './walk-report.ts';

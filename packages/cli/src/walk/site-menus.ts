@@ -1,5 +1,6 @@
 import { menuItems, type MenuItem, type Site } from 'fair-trail';
-import { everyItem, type ItemReading, type MenuReading } from 'fair-trail/testing';
+import type { ItemReading, MenuReading } from 'fair-trail/internal/testing';
+import { everyItem } from 'fair-trail/testing';
 import { keyOf, type Stop, type Visitor } from './stops.ts';
 
 /** How much of a menu of the page must be of a menu of the site for the two to be the same. */

@@ -1,20 +1,19 @@
 import {
-  addressOfPath,
   breadcrumbs,
-  entryPointer,
+  type Entry,
   everyEntry,
   hrefOf,
   labelOf,
   locate,
   mayAccess,
-  menuItems,
-  titleOf,
-  type Entry,
   type MenuItem,
+  menuItems,
   type Position,
   type Site,
   type SiteRecords,
+  titleOf,
 } from 'fair-trail';
+import { addressOfPath, entryPointer } from 'fair-trail/internal/core';
 import { isHarmful } from '../browser/harmful.ts';
 
 type Place = Site['addresses'][string][number];

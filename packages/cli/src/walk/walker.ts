@@ -1,5 +1,6 @@
 import type { Site } from 'fair-trail';
-import { everyItem, NavigationFailure, quoted, type MenuReading, type PageReading } from 'fair-trail/testing';
+import { type MenuReading, quoted } from 'fair-trail/internal/testing';
+import { everyItem, NavigationFailure, type PageReading } from 'fair-trail/testing';
 import { checkPage, essence, type Held } from './check-page.ts';
 import { markedAsPage } from './seen-pages.ts';
 import { keyOf, pathOf, type Stop } from './stops.ts';

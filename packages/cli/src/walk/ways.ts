@@ -1,12 +1,6 @@
 import type { Site } from 'fair-trail';
-import {
-  everyItem,
-  quoted,
-  type ItemReading,
-  type MenuReading,
-  type NavigationFailure,
-  type PageReading,
-} from 'fair-trail/testing';
+import { type ItemReading, type MenuReading, quoted } from 'fair-trail/internal/testing';
+import { everyItem, type NavigationFailure, type PageReading } from 'fair-trail/testing';
 import { keyOf, type Stop } from './stops.ts';
 
 /** Where a page stands among items: where it does so twice, under its label. */

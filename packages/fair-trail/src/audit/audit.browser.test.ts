@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, test } from 'vitest';
-import { audit, rules } from './index.ts';
+import { audit } from './audit.ts';
+import { rules } from './rules/all-rules.ts';
 import { corpus } from './corpus.samples.ts';
 import type { Twins } from './corpus-parts.samples.ts';
 

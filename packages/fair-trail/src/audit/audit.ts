@@ -2,7 +2,7 @@ import { deepElements, linksIn, mostLinks } from './deep-elements.ts';
 import { holds, navigationsOf } from './navigations.ts';
 import { inOneReading } from './one-reading.ts';
 import type { AuditFinding, NotChecked, PageContext, Rule } from './rule.ts';
-import { rules } from './rules/index.ts';
+import { rules } from './rules/all-rules.ts';
 import { selectorOf, tagOf } from './selector.ts';
 
 export interface AuditOptions {

@@ -1,4 +1,4 @@
-import type { WarningCode } from '../core/index.ts';
+import type { WarningCode } from '../core/warnings.ts';
 
 /** More than any server takes. In UTF-16 code units. */
 export const longestAddress = 65_536;

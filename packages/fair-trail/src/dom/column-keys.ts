@@ -1,4 +1,4 @@
-import { keyTarget } from '../core/index.ts';
+import { keyTarget } from '../core/interaction/keys.ts';
 import { seenControls } from './focusables.ts';
 import { isHtmlElement } from './nodes.ts';
 

@@ -1,4 +1,4 @@
-import { nextCondense, notCondensed } from '../core/index.ts';
+import { nextCondense, notCondensed } from '../core/interaction/condense.ts';
 
 /**
  * Tells whether a bar gives way to the content as the page is scrolled. It stays where focus is in it, and while

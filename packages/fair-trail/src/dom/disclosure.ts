@@ -1,4 +1,4 @@
-import type { DisclosureEffect, DisclosureEvent } from '../core/index.ts';
+import type { DisclosureEffect, DisclosureEvent } from '../core/interaction/disclosure.ts';
 import { listenForLeaving } from './leaving.ts';
 import { isNode } from './nodes.ts';
 

@@ -1,4 +1,4 @@
-import { fit } from '../core/index.ts';
+import { fit } from '../core/layout/fit.ts';
 import { listenForMoreKeys } from './more-keys.ts';
 import { isHtmlElement } from './nodes.ts';
 

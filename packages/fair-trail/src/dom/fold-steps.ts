@@ -1,4 +1,4 @@
-import { foldToFit, type FoldRange } from '../core/index.ts';
+import { type FoldRange, foldToFit } from '../core/layout/fold.ts';
 
 export interface FoldKeep {
   readonly keepFirst: number;

@@ -1,4 +1,5 @@
-import { addressOf, locate } from '../core/index.ts';
+import { addressOf } from '../core/router/history.ts';
+import { locate } from '../core/site/locate.ts';
 import { longestAddress } from './check-address.ts';
 import { followedLink } from './clicks.ts';
 import type { RouterSettings } from './router-interface.ts';

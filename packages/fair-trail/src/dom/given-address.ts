@@ -1,4 +1,4 @@
-import { addressOf, hashOf } from '../core/index.ts';
+import { addressOf, hashOf } from '../core/router/history.ts';
 import { Arrivals, type Arrival } from './arrivals.ts';
 
 /** Takes the reader to each new page where another router decides what the address is. */

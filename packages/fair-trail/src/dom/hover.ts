@@ -1,4 +1,5 @@
-import { isInCorridor, nextHover, noHover, type HoverEvent, type HoverState, type Point } from '../core/index.ts';
+import { isInCorridor, type Point } from '../core/interaction/corridor.ts';
+import { type HoverEvent, type HoverState, nextHover, noHover } from '../core/interaction/hover.ts';
 import { findPanel, itemWithPanel } from './panels.ts';
 
 /** What a resting pointer asks for. */

@@ -1,4 +1,4 @@
-import type { Warning } from '../core/index.ts';
+import type { Warning } from '../core/warnings.ts';
 
 /** Tells a warning to whoever reads the console. */
 export function logWarning({ code, message, remedy, cause }: Warning): void {

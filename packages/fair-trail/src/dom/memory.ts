@@ -1,4 +1,4 @@
-import { memoryKeys, type MemoryName } from '../core/index.ts';
+import { memoryKeys, type MemoryName } from '../core/interaction/memory-keys.ts';
 
 /** Remembers names across reloads where the browser lets it, and until the page is left where it does not. */
 export interface Memory {

@@ -1,4 +1,4 @@
-import type { DisclosuresEffect, DisclosuresEvent } from '../core/index.ts';
+import type { DisclosuresEffect, DisclosuresEvent } from '../core/interaction/disclosures.ts';
 import { whenAnimated } from './animations.ts';
 import { listenForLeaving } from './leaving.ts';
 import { isElement } from './nodes.ts';

@@ -1,4 +1,4 @@
-import { queryPair } from '../core/index.ts';
+import { queryPair } from '../core/site/query.ts';
 
 /** Any origin: only the query is looked at. */
 const base = 'https://query.invalid';

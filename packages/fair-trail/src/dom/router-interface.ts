@@ -1,12 +1,8 @@
-import type {
-  HistoryBehavior,
-  Position,
-  RouterState,
-  SessionHistory,
-  Site,
-  Warning,
-  WarningCode,
-} from '../core/index.ts';
+import type { SessionHistory } from '../core/router/history.ts';
+import type { HistoryBehavior, RouterState } from '../core/router/router.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { Site } from '../core/site/site.ts';
+import type { Warning, WarningCode } from '../core/warnings.ts';
 import type { Arrival } from './arrivals.ts';
 import type { MayLeave } from './guards.ts';
 import type { Eagerness } from './speculation.ts';

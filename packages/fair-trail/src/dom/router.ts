@@ -1,18 +1,14 @@
+import { addressOf, createKey, hashOf } from '../core/router/history.ts';
 import {
-  addressOf,
-  createKey,
-  hashOf,
   initialRouter,
-  locate,
   nextRouter,
-  waitsForPage,
-  warning,
-  type Position,
   type RouterEffect,
   type RouterEvent,
   type RouterState,
-  type WarningCode,
-} from '../core/index.ts';
+  waitsForPage,
+} from '../core/router/router.ts';
+import { locate, type Position } from '../core/site/locate.ts';
+import { warning, type WarningCode } from '../core/warnings.ts';
 import { Arrivals, type Arrival } from './arrivals.ts';
 import { checkAddress } from './check-address.ts';
 import { followLinks } from './follow-links.ts';

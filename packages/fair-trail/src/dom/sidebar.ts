@@ -1,4 +1,6 @@
-import type { AnnexEffect, AnnexEvent, GroupsEvent, OverlayEffect, OverlayEvent } from '../core/index.ts';
+import type { AnnexEffect, AnnexEvent } from '../core/interaction/annex.ts';
+import type { GroupsEvent } from '../core/interaction/groups.ts';
+import type { OverlayEffect, OverlayEvent } from '../core/interaction/overlay.ts';
 import { whenAnimated } from './animations.ts';
 import { watchFocusWithin } from './focus-within.ts';
 import { seenControls } from './focusables.ts';

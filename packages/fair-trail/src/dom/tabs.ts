@@ -1,4 +1,5 @@
-import type { TabsEffect, TabsEvent, TabsOrientation } from '../core/index.ts';
+import type { TabsEffect, TabsEvent } from '../core/interaction/tabs.ts';
+import type { TabsOrientation } from '../core/view/tabs-view.ts';
 import { isElement, isNode } from './nodes.ts';
 
 const tabSelector = '[role="tab"]';

@@ -1,4 +1,4 @@
-import { nextHover, noHover, type HoverEvent, type HoverState } from '../core/index.ts';
+import { type HoverEvent, type HoverState, nextHover, noHover } from '../core/interaction/hover.ts';
 import { isElement, isHtmlElement } from './nodes.ts';
 
 /** What has a label that cannot be seen. */

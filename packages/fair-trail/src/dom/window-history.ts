@@ -1,11 +1,11 @@
 import {
   createKey,
-  pathAddress,
   type HistoryEntry,
   type LinkAddress,
+  pathAddress,
   type SessionHistory,
   type Traversal,
-} from '../core/index.ts';
+} from '../core/router/history.ts';
 
 /** The field of `history.state` that is ours; whatever else the app keeps there stays. */
 const field = 'fairTrail';

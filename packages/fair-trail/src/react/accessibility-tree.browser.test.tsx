@@ -1,27 +1,23 @@
 import { expect, test } from 'vitest';
 import { cdp, page } from 'vitest/browser';
-import {
-  barView,
-  breadcrumbs,
-  breadcrumbView,
-  closedDisclosures,
-  defineSite,
-  englishWording,
-  hasSiblings,
-  initialTabs,
-  locate,
-  memoryHistory,
-  menuItems,
-  nextDisclosures,
-  siblingItems,
-  sidebarView,
-  tablistView,
-  tabpanelView,
-  type ViewElement,
-  type ViewNode,
-} from '../core/index.ts';
+import { closedDisclosures, nextDisclosures } from '../core/interaction/disclosures.ts';
+import { initialTabs } from '../core/interaction/tabs.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { breadcrumbs } from '../core/site/breadcrumbs.ts';
+import { defineSite } from '../core/site/define.ts';
+import { locate } from '../core/site/locate.ts';
+import { hasSiblings, menuItems, siblingItems } from '../core/site/menus.ts';
+import { barView } from '../core/view/bar-view.ts';
+import { breadcrumbView } from '../core/view/breadcrumb-view.ts';
+import { sidebarView } from '../core/view/sidebar-view.ts';
+import { tablistView, tabpanelView } from '../core/view/tabs-view.ts';
+import type { ViewElement, ViewNode } from '../core/view/view.ts';
+import { englishWording } from '../core/wording.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { Tablist, Tabpanel, Tabs } from './tabs.tsx';
+import { Trail } from './trail.tsx';
 import { deep, desk, nested } from '../testing/sites.ts';
-import { Breadcrumbs, Sidebar, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 /** What the DevTools protocol says of a node, as far as it matters here. */

@@ -1,7 +1,13 @@
 import { createContext, useContext, useEffect, useState, type MouseEvent, type ReactNode } from 'react';
 import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { Breadcrumbs, Navbar, SkipLink, Trail, TrailLink, usePosition, useTrail, type LinkSlotProps } from './index.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import type { LinkSlotProps } from './links.tsx';
+import { Navbar } from './navbar.tsx';
+import { SkipLink } from './skip-link.tsx';
+import { usePosition, useTrail } from './trail-context.ts';
+import { TrailLink } from './trail-link.tsx';
+import { Trail } from './trail.tsx';
 import { mount, site } from './mount.samples.tsx';
 
 /**

@@ -1,4 +1,4 @@
-import { memoryHistory } from '../core/index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
 import type { BarRequest, MountBar } from '../testing/contracts/components/bar.ts';
 import { barActionsContract } from '../testing/contracts/components/bar-actions.ts';
 import { barNarrowContract } from '../testing/contracts/components/bar-narrow.ts';

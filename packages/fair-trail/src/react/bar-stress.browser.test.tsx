@@ -1,14 +1,13 @@
 import { useState, type ReactNode } from 'react';
 import { describe, expect, inject, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import {
-  defineSite,
-  memoryHistory,
-  type EntryDefinition,
-  type NarrowForm,
-  type SiteDefinition,
-} from '../core/index.ts';
-import { Navbar, Stage, Trail } from './index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { EntryDefinition, SiteDefinition } from '../core/site/definition.ts';
+import type { NarrowForm } from '../core/view/bar-view.ts';
+import { Navbar } from './navbar.tsx';
+import { Stage } from './stage.tsx';
+import { Trail } from './trail.tsx';
 import { countObservers, EchoPage, mount, SampleApp } from './mount.samples.tsx';
 
 /** Items with these labels, each of which holds pages three levels deep. */

@@ -1,18 +1,18 @@
 import type { ComponentProps, ElementType, ReactNode, RefAttributes } from 'react';
+import type { SiteShape } from '../core/site/definition.ts';
 import type {
   ActionName,
   AudienceName,
-  Badges,
   EntryId,
   EntryParams,
   IconName,
   MenuName,
-  PanelForm,
-  RecordList,
   RecordsName,
-  Site,
-  SiteShape,
-} from '../core/index.ts';
+} from '../core/site/identifiers.ts';
+import type { Badges } from '../core/site/menus.ts';
+import type { RecordList } from '../core/site/records.ts';
+import type { Site } from '../core/site/site.ts';
+import type { PanelForm } from '../core/view/panel-view.ts';
 import type { Breadcrumbs } from './breadcrumbs.tsx';
 import type { CurrentEntry, useCurrentEntry } from './current-entry.ts';
 import type { FooterNav } from './footer-nav.tsx';

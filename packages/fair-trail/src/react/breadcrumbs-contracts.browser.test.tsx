@@ -1,15 +1,16 @@
 import { renderToString } from 'react-dom/server';
 import { expect, test } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite } from '../core/index.ts';
-import { scriptedAttribute } from '../dom/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { scriptedAttribute } from '../dom/scripted.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { Trail } from './trail.tsx';
 import {
   breadcrumbsContract,
   type BreadcrumbsRequest,
   type MountBreadcrumbs,
 } from '../testing/contracts/components/breadcrumbs.ts';
 import { deep } from '../testing/sites.ts';
-import { Breadcrumbs, Trail } from './index.ts';
 import { mount } from './mount.samples.tsx';
 
 const site = defineSite(deep);

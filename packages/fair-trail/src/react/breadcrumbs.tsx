@@ -1,17 +1,14 @@
 import { forwardRef, useEffect, useId, useMemo, useRef, useState, type HTMLAttributes, type ReactNode } from 'react';
-import {
-  breadcrumbJsonLd,
-  breadcrumbs,
-  breadcrumbView,
-  foldBreadcrumbs,
-  hasSiblings,
-  siblingItems,
-  type DisclosuresEvent,
-  type FoldRange,
-  type MenuItem,
-  type Position,
-} from '../core/index.ts';
-import { focusRevealed, listenForRowKeys, watchFold } from '../dom/index.ts';
+import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
+import type { FoldRange } from '../core/layout/fold.ts';
+import { breadcrumbJsonLd } from '../core/output/breadcrumb-data.ts';
+import { breadcrumbs, foldBreadcrumbs } from '../core/site/breadcrumbs.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { hasSiblings, siblingItems } from '../core/site/menus.ts';
+import { breadcrumbView } from '../core/view/breadcrumb-view.ts';
+import { focusRevealed, watchFold } from '../dom/fold-steps.ts';
+import { listenForRowKeys } from '../dom/row-keys.ts';
 import { iconSlot } from './slots.ts';
 import { useBrowserLayoutEffect, usePosition, useSurroundings } from './trail-context.ts';
 import { usePanels } from './use-panels.ts';

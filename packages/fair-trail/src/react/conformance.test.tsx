@@ -2,23 +2,20 @@ import type { ReactNode } from 'react';
 import { HtmlValidate } from 'html-validate';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { defineSite, type NarrowForm } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { NarrowForm } from '../core/view/bar-view.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { FooterNav } from './footer-nav.tsx';
+import { LanguageLinks } from './language-links.tsx';
+import { Layout } from './layout.tsx';
+import { Navbar } from './navbar.tsx';
+import { Notice } from './notice.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { SkipLink } from './skip-link.tsx';
+import { TabLinks } from './tab-links.tsx';
+import { Tablist, Tabpanel, Tabs } from './tabs.tsx';
+import { Trail } from './trail.tsx';
 import { bilingual, deep, desk, nested } from '../testing/sites.ts';
-import {
-  Breadcrumbs,
-  FooterNav,
-  LanguageLinks,
-  Layout,
-  Navbar,
-  Notice,
-  Sidebar,
-  SkipLink,
-  TabLinks,
-  Tablist,
-  Tabpanel,
-  Tabs,
-  Trail,
-} from './index.ts';
 
 // React complains there of attributes that it does not know by the name they were given.
 const errors = vi.spyOn(console, 'error');

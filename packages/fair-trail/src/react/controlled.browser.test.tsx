@@ -1,9 +1,14 @@
 import { StrictMode, useState, type ReactNode } from 'react';
 import { beforeAll, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { defineSite } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { Layout } from './layout.tsx';
+import { Navbar } from './navbar.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { Stage } from './stage.tsx';
+import { Tablist, Tabpanel, Tabs } from './tabs.tsx';
+import { Trail } from './trail.tsx';
 import { desk, nested } from '../testing/sites.ts';
-import { Layout, Navbar, Sidebar, Stage, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { mount } from './mount.samples.tsx';
 
 /** What the app controls changes when the app says so, however often the reader asks. */

@@ -1,5 +1,7 @@
 import { useMemo } from 'react';
-import { labelOf, ownParams, recordOf, type Entry, type SiteRecord } from '../core/index.ts';
+import type { Entry } from '../core/site/entry.ts';
+import { labelOf, ownParams } from '../core/site/labels.ts';
+import { recordOf, type SiteRecord } from '../core/site/records.ts';
 import { usePosition, useSurroundings } from './trail-context.ts';
 
 /** What a page needs to know of the entry that it shows. */

@@ -2,10 +2,12 @@ import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite, type NarrowForm } from '../core/index.ts';
-import { scriptedAttribute } from '../dom/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { NarrowForm } from '../core/view/bar-view.ts';
+import { scriptedAttribute } from '../dom/scripted.ts';
+import { Navbar } from './navbar.tsx';
+import { Trail } from './trail.tsx';
 import { nested } from '../testing/sites.ts';
-import { Navbar, Trail } from './index.ts';
 import './mount.samples.tsx';
 
 const site = defineSite(nested);

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { page } from 'vitest/browser';
-import { memoryHistory, type SiteDefinition } from '../core/index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 /** A row with "More": it keeps as many items as there is room for, whatever their panels hold. */

@@ -1,9 +1,11 @@
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { Navbar, type NavbarProps } from './navbar.tsx';
+import { Stage } from './stage.tsx';
+import { Trail } from './trail.tsx';
 import { nested } from '../testing/sites.ts';
-import { Navbar, Stage, Trail, type NavbarProps } from './index.ts';
 import { mount, pagesOf } from './mount.samples.tsx';
 
 /** A page that was left by a link which is hidden by now: Back puts focus on what shows that link. */

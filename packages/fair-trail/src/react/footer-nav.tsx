@@ -1,5 +1,5 @@
 import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { footerView } from '../core/index.ts';
+import { footerView } from '../core/view/footer-view.ts';
 import { menuNameIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';

@@ -1,5 +1,6 @@
 import { forwardRef, type HTMLAttributes } from 'react';
-import { languageLinks, languagesView } from '../core/index.ts';
+import { languageLinks } from '../core/site/language-links.ts';
+import { languagesView } from '../core/view/languages-view.ts';
 import { usePosition, useSurroundings } from './trail-context.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot, type ViewSurroundings } from './view.tsx';

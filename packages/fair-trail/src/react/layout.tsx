@@ -1,6 +1,7 @@
 import { forwardRef, useEffect, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { layoutParts, layoutView, warning, type LayoutPart } from '../core/index.ts';
-import { logWarning } from '../dom/index.ts';
+import { type LayoutPart, layoutParts, layoutView } from '../core/view/layout-view.ts';
+import { warning } from '../core/warnings.ts';
+import { logWarning } from '../dom/log-warning.ts';
 import { isDevelopmentBuild } from './development-build.ts';
 import { usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useRoot } from './use-root.ts';

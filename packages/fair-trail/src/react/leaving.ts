@@ -1,5 +1,5 @@
 import { useContext, useEffect, useRef } from 'react';
-import type { MayLeave } from '../dom/index.ts';
+import type { MayLeave } from '../dom/guards.ts';
 import { PresenterContext, useBrowserLayoutEffect } from './trail-context.ts';
 
 /**

@@ -1,5 +1,6 @@
 import { createContext, useCallback, useContext, useState, useSyncExternalStore } from 'react';
-import { LiveMarks, type Mark, type MenuItem } from '../core/index.ts';
+import { LiveMarks } from '../core/site/live-marks.ts';
+import type { Mark, MenuItem } from '../core/site/menu-item.ts';
 import { useBrowserLayoutEffect, usePlaceSource } from './trail-context.ts';
 
 /** The marks of the menu that is printed; null where its items have their marks already. */

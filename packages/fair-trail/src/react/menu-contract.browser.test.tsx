@@ -1,10 +1,13 @@
 import { afterEach } from 'vitest';
 import { commands, page, userEvent } from 'vitest/browser';
-import { defineSite } from '../core/index.ts';
-import { browserHost, navigation } from '../testing/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { browserHost } from '../testing/hosts/browser-host.ts';
+import { navigation } from '../testing/navigation.ts';
+import { Navbar } from './navbar.tsx';
+import { Stage } from './stage.tsx';
+import { Trail } from './trail.tsx';
 import { nested } from '../testing/sites.ts';
 import { menuContract, menuPages } from '../testing/vitest.ts';
-import { Navbar, Stage, Trail } from './index.ts';
 import { mount, pagesOf } from './mount.samples.tsx';
 import type {} from '../testing/tap.ts';
 

@@ -2,16 +2,17 @@ import type { ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { afterEach } from 'vitest';
 import { page } from 'vitest/browser';
-import {
-  defineSite,
-  everyEntry,
-  memoryHistory,
-  type SessionHistory,
-  type Site,
-  type SiteDefinition,
-} from '../core/index.ts';
+import type { SessionHistory } from '../core/router/history.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
+import { everyEntry, type Site } from '../core/site/site.ts';
+import { Navbar, type NavbarProps } from './navbar.tsx';
+import type { Page } from './page.ts';
+import { SkipLink } from './skip-link.tsx';
+import { Stage } from './stage.tsx';
+import { Trail, type TrailProps } from './trail.tsx';
 import { marram } from '../core/site/site.samples.ts';
-import { Navbar, SkipLink, Stage, Trail, type NavbarProps, type Page, type TrailProps } from './index.ts';
 import '../styles/index.css';
 
 const roots = new Map<Root, HTMLElement>();

@@ -1,14 +1,8 @@
 import { useEffect } from 'react';
-import {
-  everyEntry,
-  everyMenuNode,
-  nameWarning,
-  warning,
-  type MenuItem,
-  type Site,
-  type WarningCode,
-} from '../core/index.ts';
-import { logWarning } from '../dom/index.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { everyEntry, everyMenuNode, type Site } from '../core/site/site.ts';
+import { nameWarning, warning, type WarningCode } from '../core/warnings.ts';
+import { logWarning } from '../dom/log-warning.ts';
 import { isDevelopmentBuild } from './development-build.ts';
 import { useSurroundings } from './trail-context.ts';
 

@@ -1,20 +1,19 @@
 import { StrictMode, type ReactNode } from 'react';
 import { describe, expect, test, vi } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite, type Warning } from '../core/index.ts';
-import {
-  bindSite,
-  Breadcrumbs,
-  FooterNav,
-  Layout,
-  Navbar,
-  Sidebar,
-  Stage,
-  TabLinks,
-  Trail,
-  TrailLink,
-  useCurrentEntry as useEntry,
-} from './index.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { Warning } from '../core/warnings.ts';
+import { bindSite } from './bind-site.tsx';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { useCurrentEntry as useEntry } from './current-entry.ts';
+import { FooterNav } from './footer-nav.tsx';
+import { Layout } from './layout.tsx';
+import { Navbar } from './navbar.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { Stage } from './stage.tsx';
+import { TabLinks } from './tab-links.tsx';
+import { TrailLink } from './trail-link.tsx';
+import { Trail } from './trail.tsx';
 import { EchoPage, mount } from './mount.samples.tsx';
 
 /** Names that the site does not have: nothing throws, and a development build says what is meant. */

@@ -2,8 +2,10 @@ import { createRef, useState, type ReactNode } from 'react';
 import { renderToString } from 'react-dom/server';
 import { describe, expect, test, vi } from 'vitest';
 import { commands, page, userEvent } from 'vitest/browser';
-import { defineSite, memoryHistory } from '../core/index.ts';
-import { Navbar, Trail } from './index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import { Navbar } from './navbar.tsx';
+import { Trail } from './trail.tsx';
 import { mount, SampleApp, site, siteWithLabels } from './mount.samples.tsx';
 
 const bar = page.getByRole('banner');

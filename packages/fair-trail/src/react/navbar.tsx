@@ -8,17 +8,17 @@ import {
   type HTMLAttributes,
   type ReactNode,
 } from 'react';
-import {
-  barView,
-  frameOf,
-  hrefOf,
-  itemKey,
-  type DisclosureEvent,
-  type DisclosuresEvent,
-  type NarrowForm,
-  type PanelForm,
-} from '../core/index.ts';
-import { keepMarkedInView, listenForRowKeys, watchBarSize, watchCondense } from '../dom/index.ts';
+import type { DisclosureEvent } from '../core/interaction/disclosure.ts';
+import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
+import { hrefOf } from '../core/site/hrefs.ts';
+import { barView, type NarrowForm } from '../core/view/bar-view.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import type { PanelForm } from '../core/view/panel-view.ts';
+import { frameOf } from '../core/view/view.ts';
+import { watchBarSize } from '../dom/bar-size.ts';
+import { watchCondense } from '../dom/condense.ts';
+import { listenForRowKeys } from '../dom/row-keys.ts';
+import { keepMarkedInView } from '../dom/strip.ts';
 import { menuNameIn, namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';

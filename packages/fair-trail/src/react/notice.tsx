@@ -1,6 +1,7 @@
 import { forwardRef, useCallback, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { nextDismissal, noticeView } from '../core/index.ts';
-import { focusAfter } from '../dom/index.ts';
+import { nextDismissal } from '../core/interaction/dismissal.ts';
+import { noticeView } from '../core/view/notice-view.ts';
+import { focusAfter } from '../dom/focus-after.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMemory } from './use-memory.ts';
 import { useRoot } from './use-root.ts';

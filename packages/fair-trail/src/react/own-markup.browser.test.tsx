@@ -1,8 +1,12 @@
 import { describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { defineSite, flexStyles, type SiteDefinition } from '../core/index.ts';
+import { flexStyles } from '../core/output/flex-styles.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
+import { Sidebar } from './sidebar.tsx';
+import { Trail } from './trail.tsx';
+import { Part } from './view.tsx';
 import { desk, nested } from '../testing/sites.ts';
-import { Part, Sidebar, Trail } from './index.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 
 describe('a row that the app arranges itself', () => {

@@ -1,8 +1,17 @@
 import { renderToString } from 'react-dom/server';
 import { expect, test } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite, memoryHistory } from '../core/index.ts';
-import { memoryKeys } from '../core/index.ts';
+import { memoryKeys } from '../core/interaction/memory-keys.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import { FooterNav } from './footer-nav.tsx';
+import { LanguageLinks } from './language-links.tsx';
+import { Layout } from './layout.tsx';
+import { Navbar } from './navbar.tsx';
+import { Notice } from './notice.tsx';
+import { SkipLink } from './skip-link.tsx';
+import { Stage } from './stage.tsx';
+import { Trail } from './trail.tsx';
 import {
   footerContract,
   languagesContract,
@@ -11,7 +20,6 @@ import {
   type MountPage,
   type PageRequest,
 } from '../testing/contracts/components/page-parts.ts';
-import { FooterNav, LanguageLinks, Layout, Navbar, Notice, SkipLink, Stage, Trail } from './index.ts';
 import { mount, pagesOf, site } from './mount.samples.tsx';
 
 const mountPage: MountPage = (request) => {

@@ -1,6 +1,7 @@
 import type { ComponentType, ReactNode } from 'react';
-import type { Position } from '../core/index.ts';
-import { LazyPage, type Arrival, type Loaded, type LoadRequest } from '../dom/index.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { Arrival } from '../dom/arrivals.ts';
+import { LazyPage, type Loaded, type LoadRequest } from '../dom/lazy-page.ts';
 
 /** What a page is told about the address it is shown at. */
 export interface PageProps {

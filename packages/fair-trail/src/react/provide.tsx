@@ -1,15 +1,12 @@
 import { useMemo, type ReactNode } from 'react';
-import {
-  englishWording,
-  warning,
-  type Audience,
-  type Badges,
-  type Site,
-  type SiteRecords,
-  type Warning,
-  type Wording,
-} from '../core/index.ts';
-import { logWarning, type NavigateOptions, type Presenter, type Router } from '../dom/index.ts';
+import type { Audience } from '../core/site/entry.ts';
+import type { Badges } from '../core/site/menus.ts';
+import type { SiteRecords } from '../core/site/records.ts';
+import type { Site } from '../core/site/site.ts';
+import { warning, type Warning } from '../core/warnings.ts';
+import { englishWording, type Wording } from '../core/wording.ts';
+import { logWarning } from '../dom/log-warning.ts';
+import type { NavigateOptions, Presenter, Router } from '../dom/router-interface.ts';
 import { isDevelopmentBuild } from './development-build.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
 import { namesIn, useNameChecks } from './name-checks.ts';

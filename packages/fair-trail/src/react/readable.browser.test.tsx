@@ -1,24 +1,20 @@
 import type { ReactNode } from 'react';
 import { afterEach, expect, test } from 'vitest';
 import { cdp, page } from 'vitest/browser';
-import { defineSite } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { FooterNav } from './footer-nav.tsx';
+import { LanguageLinks } from './language-links.tsx';
+import { Layout } from './layout.tsx';
+import { Navbar } from './navbar.tsx';
+import { Notice } from './notice.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { SkipLink } from './skip-link.tsx';
+import { Stage } from './stage.tsx';
+import { TabLinks } from './tab-links.tsx';
+import { Tablist, Tabpanel, Tabs } from './tabs.tsx';
+import { Trail } from './trail.tsx';
 import { contrast, type Color } from '../core/color/color.ts';
-import {
-  Breadcrumbs,
-  FooterNav,
-  LanguageLinks,
-  Layout,
-  Navbar,
-  Notice,
-  Sidebar,
-  SkipLink,
-  Stage,
-  Tablist,
-  Tabpanel,
-  TabLinks,
-  Tabs,
-  Trail,
-} from './index.ts';
 import { mount } from './mount.samples.tsx';
 
 /** An app with no line of style of its own: every text can be read, whatever the system and the page look like. */

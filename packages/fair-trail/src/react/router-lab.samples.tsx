@@ -1,22 +1,19 @@
 import { useEffect, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { afterEach, beforeEach } from 'vitest';
-import { defineSite, type SessionHistory, type Warning } from '../core/index.ts';
-import { hashHistory, navigationHistory, windowHistory } from '../dom/index.ts';
-import {
-  Breadcrumbs,
-  lazyPage,
-  Navbar,
-  SkipLink,
-  Stage,
-  Trail,
-  useHistoryState,
-  useMayLeave,
-  useTrail,
-  type LayoutProps,
-  type Page,
-  type StagePages,
-  type TrailProps,
-} from './index.ts';
+import type { SessionHistory } from '../core/router/history.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { Warning } from '../core/warnings.ts';
+import { hashHistory, navigationHistory, windowHistory } from '../dom/window-history.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { useHistoryState } from './history-state.ts';
+import { useMayLeave } from './leaving.ts';
+import { Navbar } from './navbar.tsx';
+import { type LayoutProps, lazyPage, type Page } from './page.ts';
+import { SkipLink } from './skip-link.tsx';
+import type { StagePages } from './stage-content.ts';
+import { Stage } from './stage.tsx';
+import { useTrail } from './trail-context.ts';
+import { Trail, type TrailProps } from './trail.tsx';
 
 /** A site with a page for each thing that can happen on the way to one. */
 export const labSite = defineSite({

@@ -1,6 +1,6 @@
 import { expect, inject, test } from 'vitest';
 import { page } from 'vitest/browser';
-import { lazyPage } from './index.ts';
+import { lazyPage } from './page.ts';
 import { mount } from './mount.samples.tsx';
 import { borrowAddress, histories, Lab, LabPage, labSite, shownAddress, shownMarks } from './router-lab.samples.tsx';
 

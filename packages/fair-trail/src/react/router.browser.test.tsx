@@ -3,8 +3,13 @@ import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { defineSite, memoryHistory, serverHistory } from '../core/index.ts';
-import { lazyPage, Stage, Trail, usePosition, type Page } from './index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { serverHistory } from '../core/router/server-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import { lazyPage, type Page } from './page.ts';
+import { Stage } from './stage.tsx';
+import { usePosition } from './trail-context.ts';
+import { Trail } from './trail.tsx';
 import { mount } from './mount.samples.tsx';
 import {
   borrowAddress,

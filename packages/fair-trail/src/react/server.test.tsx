@@ -1,8 +1,12 @@
 import { renderToString } from 'react-dom/server';
 import { expect, test } from 'vitest';
-import { defineSite } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { Navbar } from './navbar.tsx';
+import { SkipLink } from './skip-link.tsx';
+import { Stage } from './stage.tsx';
+import { Trail } from './trail.tsx';
 import { marram } from '../core/site/site.samples.ts';
-import { Breadcrumbs, Navbar, SkipLink, Stage, Trail } from './index.ts';
 
 const site = defineSite(marram);
 

@@ -1,12 +1,17 @@
 import { describe } from 'vitest';
-import { defineSite, everyEntry } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { everyEntry } from '../core/site/site.ts';
+import { Layout } from './layout.tsx';
+import type { Page } from './page.ts';
+import { Sidebar } from './sidebar.tsx';
+import { Stage } from './stage.tsx';
+import { Trail } from './trail.tsx';
 import type { MountSidebar, SidebarRequest } from '../testing/contracts/components/sidebar.ts';
 import { sidebarAnnexContract } from '../testing/contracts/components/sidebar-annex.ts';
 import { sidebarGroupsContract } from '../testing/contracts/components/sidebar-groups.ts';
 import { sidebarNarrowContract } from '../testing/contracts/components/sidebar-narrow.ts';
 import { sidebarRailContract } from '../testing/contracts/components/sidebar-rail.ts';
 import { desk } from '../testing/sites.ts';
-import { Layout, Sidebar, Stage, Trail, type Page } from './index.ts';
 import { mount } from './mount.samples.tsx';
 
 const ContentPage: Page = ({ position }) => (

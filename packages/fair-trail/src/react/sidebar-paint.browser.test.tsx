@@ -3,10 +3,15 @@ import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
 import { afterEach, beforeAll, describe, expect, test, vi } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite, memoryKeys } from '../core/index.ts';
-import { scriptedAttribute } from '../dom/index.ts';
+import { memoryKeys } from '../core/interaction/memory-keys.ts';
+import { defineSite } from '../core/site/define.ts';
+import { scriptedAttribute } from '../dom/scripted.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { Layout } from './layout.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { TabLinks } from './tab-links.tsx';
+import { Trail } from './trail.tsx';
 import { deep, desk } from '../testing/sites.ts';
-import { Breadcrumbs, Layout, Sidebar, TabLinks, Trail } from './index.ts';
 import './mount.samples.tsx';
 
 const site = defineSite(desk);

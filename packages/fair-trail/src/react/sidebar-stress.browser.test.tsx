@@ -2,10 +2,17 @@ import { useState, type ReactNode } from 'react';
 import { flushSync } from 'react-dom';
 import { describe, expect, inject, onTestFinished, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { defineSite, memoryHistory, type EntryDefinition, type SiteDefinition } from '../core/index.ts';
-import { memoryKeys } from '../core/index.ts';
+import { memoryKeys } from '../core/interaction/memory-keys.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { EntryDefinition, SiteDefinition } from '../core/site/definition.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { Layout } from './layout.tsx';
+import { Sidebar } from './sidebar.tsx';
+import { TabLinks } from './tab-links.tsx';
+import { Tablist, Tabpanel, Tabs } from './tabs.tsx';
+import { Trail } from './trail.tsx';
 import { desk } from '../testing/sites.ts';
-import { Breadcrumbs, Layout, Sidebar, TabLinks, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { countObservers, mount } from './mount.samples.tsx';
 
 const frames = async () => {

@@ -1,16 +1,15 @@
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import {
-  annexItems,
-  frameOf,
-  sidebarView,
-  type AnnexEvent,
-  type AnnexItem,
-  type GroupsEvent,
-  type MenuItem,
-  type OverlayEvent,
-  type SidebarNarrowForm,
-} from '../core/index.ts';
-import { keepMarkedInView, listenForColumnKeys, listenForSpace, watchTooltips } from '../dom/index.ts';
+import type { AnnexEvent } from '../core/interaction/annex.ts';
+import type { GroupsEvent } from '../core/interaction/groups.ts';
+import type { OverlayEvent } from '../core/interaction/overlay.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { type SidebarNarrowForm, sidebarView } from '../core/view/sidebar-view.ts';
+import { type AnnexItem, annexItems } from '../core/view/tree-view.ts';
+import { frameOf } from '../core/view/view.ts';
+import { listenForColumnKeys } from '../dom/column-keys.ts';
+import { listenForSpace } from '../dom/space-key.ts';
+import { keepMarkedInView } from '../dom/strip.ts';
+import { watchTooltips } from '../dom/tooltip.ts';
 import { menuNameIn, namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';

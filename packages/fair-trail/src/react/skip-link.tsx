@@ -1,5 +1,5 @@
 import { forwardRef, type AnchorHTMLAttributes } from 'react';
-import { skipLinksView, skipLinkView, type SkipTarget } from '../core/index.ts';
+import { skipLinksView, skipLinkView, type SkipTarget } from '../core/view/skip-link-view.ts';
 import { useSurroundings } from './trail-context.ts';
 import { ViewRoot, type ViewSurroundings } from './view.tsx';
 

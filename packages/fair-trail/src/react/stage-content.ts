@@ -1,6 +1,8 @@
 import type { ComponentType } from 'react';
-import { mayAccess, type Audience, type Position } from '../core/index.ts';
-import { LazyPage, type Arrival } from '../dom/index.ts';
+import { type Audience, mayAccess } from '../core/site/entry.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { Arrival } from '../dom/arrivals.ts';
+import { LazyPage } from '../dom/lazy-page.ts';
 import type { FailedPageProps, LayoutProps, Page, StageLayout } from './page.ts';
 import { Waiting } from './stage-pages.tsx';
 

@@ -1,5 +1,5 @@
 import { useEffect, type ReactNode } from 'react';
-import { labelOf } from '../core/index.ts';
+import { labelOf } from '../core/site/labels.ts';
 import type { FailedPageProps, PageProps } from './page.ts';
 import { useSurroundings } from './trail-context.ts';
 

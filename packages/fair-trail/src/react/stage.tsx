@@ -14,8 +14,10 @@ import {
   type HTMLAttributes,
   type ReactNode,
 } from 'react';
-import { stageView, type Position } from '../core/index.ts';
-import { contentStart, focusOnce, LazyPage } from '../dom/index.ts';
+import type { Position } from '../core/site/locate.ts';
+import { stageView } from '../core/view/stage-view.ts';
+import { contentStart, focusOnce } from '../dom/focus.ts';
+import { LazyPage } from '../dom/lazy-page.ts';
 import { namesIn, useNameChecks } from './name-checks.ts';
 import type { FailedPageProps, Page, StageLayout } from './page.ts';
 import { PageBoundary } from './page-boundary.tsx';

@@ -1,6 +1,10 @@
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { itemKey, tabLinksView, type DisclosuresEvent } from '../core/index.ts';
-import { keepMarkedInView, listenForRowKeys, watchEdges } from '../dom/index.ts';
+import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import { tabLinksView } from '../core/view/tab-links-view.ts';
+import { watchEdges } from '../dom/edges.ts';
+import { listenForRowKeys } from '../dom/row-keys.ts';
+import { keepMarkedInView } from '../dom/strip.ts';
 import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot } from './slots.ts';
 import { useSurroundings } from './trail-context.ts';

@@ -1,8 +1,14 @@
 import { renderToString } from 'react-dom/server';
 import { expect, test, vi } from 'vitest';
 import { page } from 'vitest/browser';
-import { defineSite, everyEntry, memoryHistory } from '../core/index.ts';
-import { scriptedAttribute } from '../dom/index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { defineSite } from '../core/site/define.ts';
+import { everyEntry } from '../core/site/site.ts';
+import { scriptedAttribute } from '../dom/scripted.ts';
+import { Stage } from './stage.tsx';
+import { TabLinks } from './tab-links.tsx';
+import { Tab, Tablist, Tabpanel, Tabs } from './tabs.tsx';
+import { Trail } from './trail.tsx';
 import {
   tabLinksContract,
   tabsContract,
@@ -11,7 +17,6 @@ import {
   type TabsRequest,
 } from '../testing/contracts/components/tabs.ts';
 import { desk } from '../testing/sites.ts';
-import { Stage, Tab, TabLinks, Tablist, Tabpanel, Tabs, Trail } from './index.ts';
 import { EchoPage, mount } from './mount.samples.tsx';
 
 const site = defineSite(desk);

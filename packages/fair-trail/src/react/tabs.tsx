@@ -11,28 +11,21 @@ import {
   type HTMLAttributes,
   type ReactNode,
 } from 'react';
+import { initialTabs, nextTabs, type TabsEvent } from '../core/interaction/tabs.ts';
 import {
-  initialTabs,
-  nextTabs,
+  type TabDescription,
   tablistView,
+  type TablistViewOptions,
   tabpanelView,
+  type TabsOrientation,
   tabsView,
   tabView,
-  type TabDescription,
-  type TablistViewOptions,
-  type TabsEvent,
-  type TabsOrientation,
-} from '../core/index.ts';
-import {
-  carryOutTabs,
-  keepMarkedInView,
-  listenForTabKeys,
-  queryValue,
-  watchEdges,
-  watchFocusWithin,
-  type FocusWatch,
-  withQueryValue,
-} from '../dom/index.ts';
+} from '../core/view/tabs-view.ts';
+import { watchEdges } from '../dom/edges.ts';
+import { type FocusWatch, watchFocusWithin } from '../dom/focus-within.ts';
+import { queryValue, withQueryValue } from '../dom/query.ts';
+import { keepMarkedInView } from '../dom/strip.ts';
+import { carryOutTabs, listenForTabKeys } from '../dom/tabs.ts';
 import { iconSlot, isFilled } from './slots.ts';
 import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';

@@ -1,6 +1,12 @@
 import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
-import type { Audience, Badges, Position, Site, SiteRecords, Warning, Wording } from '../core/index.ts';
-import type { NavigateOptions, Presenter, Router } from '../dom/index.ts';
+import type { Audience } from '../core/site/entry.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { Badges } from '../core/site/menus.ts';
+import type { SiteRecords } from '../core/site/records.ts';
+import type { Site } from '../core/site/site.ts';
+import type { Warning } from '../core/warnings.ts';
+import type { Wording } from '../core/wording.ts';
+import type { NavigateOptions, Presenter, Router } from '../dom/router-interface.ts';
 
 /** What stays as it is while the visitor goes from page to page. */
 export interface Surroundings {

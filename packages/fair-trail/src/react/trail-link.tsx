@@ -1,14 +1,10 @@
 import { forwardRef, useMemo, type AnchorHTMLAttributes } from 'react';
-import {
-  addressOf,
-  ariaCurrent,
-  hrefOf,
-  labelOf,
-  locate,
-  samePosition,
-  unknownPosition,
-  type Site,
-} from '../core/index.ts';
+import { addressOf } from '../core/router/history.ts';
+import { hrefOf } from '../core/site/hrefs.ts';
+import { labelOf } from '../core/site/labels.ts';
+import { locate, samePosition, unknownPosition } from '../core/site/locate.ts';
+import type { Site } from '../core/site/site.ts';
+import { ariaCurrent } from '../core/view/menu-view.ts';
 import { PrintedLink } from './links.tsx';
 import { namesIn, useAddressCheck, useNameChecks } from './name-checks.ts';
 import { usePlace, useSurroundings } from './trail-context.ts';

@@ -3,8 +3,12 @@ import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
 import { describe, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { memoryHistory } from '../core/index.ts';
-import { Breadcrumbs, Stage, Trail, TrailLink, usePosition, useTrail } from './index.ts';
+import { memoryHistory } from '../core/router/memory-history.ts';
+import { Breadcrumbs } from './breadcrumbs.tsx';
+import { Stage } from './stage.tsx';
+import { usePosition, useTrail } from './trail-context.ts';
+import { TrailLink } from './trail-link.tsx';
+import { Trail } from './trail.tsx';
 import { EchoPage, mount, pagesOf, SampleApp, site } from './mount.samples.tsx';
 
 const heading = (name: string) => page.getByRole('heading', { level: 1, name });

@@ -1,25 +1,16 @@
 import { useCallback, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
-import {
-  englishWording,
-  initialRouter,
-  locate,
-  samePosition,
-  titleOf,
-  type RouterState,
-  type SessionHistory,
-} from '../core/index.ts';
-import {
-  browserHistory,
-  followGivenAddress,
-  logWarning,
-  markScripted,
-  openRouter,
-  type Arrival,
-  type Eagerness,
-  type GivenAddress,
-  type NavigateOptions,
-  type Router,
-} from '../dom/index.ts';
+import type { SessionHistory } from '../core/router/history.ts';
+import { initialRouter, type RouterState } from '../core/router/router.ts';
+import { locate, samePosition, titleOf } from '../core/site/locate.ts';
+import { englishWording } from '../core/wording.ts';
+import type { Arrival } from '../dom/arrivals.ts';
+import { followGivenAddress, type GivenAddress } from '../dom/given-address.ts';
+import { logWarning } from '../dom/log-warning.ts';
+import type { NavigateOptions, Router } from '../dom/router-interface.ts';
+import { openRouter } from '../dom/router.ts';
+import { markScripted } from '../dom/scripted.ts';
+import type { Eagerness } from '../dom/speculation.ts';
+import { browserHistory } from '../dom/window-history.ts';
 import { Provide, type SharedProps } from './provide.tsx';
 import { fixedPlace, useBrowserLayoutEffect, type Place, type PlaceSource } from './trail-context.ts';
 

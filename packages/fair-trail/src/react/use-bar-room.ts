@@ -1,6 +1,7 @@
 import { useEffect, useState, useRef, type RefObject } from 'react';
-import { estimateRoom, rungFor, type RoomEstimate } from '../core/index.ts';
-import { watchFit, watchRoom, type FittedItem, type RoomReport } from '../dom/index.ts';
+import { estimateRoom, type RoomEstimate, rungFor } from '../core/layout/room.ts';
+import { type FittedItem, watchFit } from '../dom/fit-items.ts';
+import { type RoomReport, watchRoom } from '../dom/room.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 
 /** The room at which a bar's row fits: estimated from the labels, and corrected once it has been seen not to. */

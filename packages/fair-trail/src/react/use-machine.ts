@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import type { Transition } from '../core/index.ts';
+import type { Transition } from '../core/interaction/machine.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 
 /**

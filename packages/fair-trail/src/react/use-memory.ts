@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import type { MemoryName } from '../core/index.ts';
-import { memoryOf, type Memory } from '../dom/index.ts';
+import type { MemoryName } from '../core/interaction/memory-keys.ts';
+import { type Memory, memoryOf } from '../dom/memory.ts';
 
 const nothing: readonly string[] = [];
 const nowhere = () => () => undefined;

@@ -1,5 +1,7 @@
 import { useMemo } from 'react';
-import { menuItems, type LiveMarks, type MenuItem } from '../core/index.ts';
+import type { LiveMarks } from '../core/site/live-marks.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { menuItems } from '../core/site/menus.ts';
 import { useLiveMarks } from './live-marks.ts';
 import { usePlace, useSurroundings } from './trail-context.ts';
 

@@ -1,6 +1,14 @@
 import { useEffect, type RefObject } from 'react';
-import { closedDisclosures, nextDisclosures, type DisclosuresEvent, type DisclosuresState } from '../core/index.ts';
-import { carryOutPanels, heldPanel, listenForHover, listenWhileOpen, placePanels } from '../dom/index.ts';
+import {
+  closedDisclosures,
+  type DisclosuresEvent,
+  type DisclosuresState,
+  nextDisclosures,
+} from '../core/interaction/disclosures.ts';
+import { heldPanel } from '../dom/held-panel.ts';
+import { listenForHover } from '../dom/hover.ts';
+import { carryOutPanels, listenWhileOpen } from '../dom/panels.ts';
+import { placePanels } from '../dom/place-panels.ts';
 import { isDevelopmentBuild } from './development-build.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';

@@ -1,5 +1,6 @@
 import { useRef } from 'react';
-import { shareView, type ViewElement } from '../core/index.ts';
+import { shareView } from '../core/view/share.ts';
+import type { ViewElement } from '../core/view/view.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 
 /** The view, made of the last one's parts wherever they are equal, so that only what changed renders again. */

@@ -1,36 +1,22 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
-import {
-  allGroups,
-  closedOverlay,
-  filterItems,
-  initialAnnex,
-  markedGroups,
-  menuMarks,
-  nextAnnex,
-  nextGroups,
-  nextOverlay,
-  type AnnexEvent,
-  type AnnexState,
-  type Filtered,
-  type GroupsEvent,
-  type GroupsState,
-  type MenuItem,
-  type OverlayEvent,
-  type OverlayState,
-} from '../core/index.ts';
+import { type AnnexEvent, type AnnexState, initialAnnex, nextAnnex } from '../core/interaction/annex.ts';
+import { type GroupsEvent, type GroupsState, nextGroups } from '../core/interaction/groups.ts';
+import { closedOverlay, nextOverlay, type OverlayEvent, type OverlayState } from '../core/interaction/overlay.ts';
+import { type Filtered, filterItems } from '../core/site/filter.ts';
+import { menuMarks } from '../core/site/marks.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { allGroups, markedGroups } from '../core/view/tree-view.ts';
+import { followFilter } from '../dom/filter-field.ts';
+import { openGroupName, readOpenGroup } from '../dom/open-groups.ts';
+import { queryValue, withQueryValue } from '../dom/query.ts';
 import {
   awaitGroup,
   carryOutAnnex,
-  followFilter,
   listenForAnnexEscape,
   listenWhileCovering,
-  openGroupName,
-  queryValue,
-  readOpenGroup,
   SidebarOverlay,
   watchStanding,
-  withQueryValue,
-} from '../dom/index.ts';
+} from '../dom/sidebar.ts';
 import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
 import { useMemory } from './use-memory.ts';

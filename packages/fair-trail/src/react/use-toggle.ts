@@ -1,12 +1,8 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { nextDisclosure, type DisclosureEffect, type DisclosureEvent } from '../core/index.ts';
-import {
-  carryOutDisclosure,
-  coverScreen,
-  listenWhileExpanded,
-  whenAnimated,
-  type DisclosureParts,
-} from '../dom/index.ts';
+import { type DisclosureEffect, type DisclosureEvent, nextDisclosure } from '../core/interaction/disclosure.ts';
+import { whenAnimated } from '../dom/animations.ts';
+import { carryOutDisclosure, type DisclosureParts, listenWhileExpanded } from '../dom/disclosure.ts';
+import { coverScreen } from '../dom/overlay.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 
 interface ToggleSettings {

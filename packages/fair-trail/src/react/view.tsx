@@ -12,17 +12,11 @@ import {
   type ReactNode,
   type Ref,
 } from 'react';
-import {
-  isActionEvent,
-  markedView,
-  partOf,
-  type LiveMarks,
-  type MenuItem,
-  type ViewElement,
-  type ViewNode,
-  type ViewSlot,
-} from '../core/index.ts';
-import { isPlainClick } from '../dom/index.ts';
+import type { LiveMarks } from '../core/site/live-marks.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { isActionEvent, markedView } from '../core/view/menu-view.ts';
+import { partOf, type ViewElement, type ViewNode, type ViewSlot } from '../core/view/view.ts';
+import { isPlainClick } from '../dom/clicks.ts';
 import { LinksContext, PrintedLink, printLink } from './links.tsx';
 import { MarksContext, useMark } from './live-marks.ts';
 import { SurroundingsContext } from './trail-context.ts';

@@ -1,4 +1,4 @@
-import type { MenuItem } from '../core/index.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
 
 /** All items of a menu, each before what is below it. */
 export function* everyItem(items: readonly MenuItem[]): Generator<MenuItem, void, undefined> {

@@ -1,6 +1,7 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
-import { followedLink, linkAround, markScripted } from '../dom/index.ts';
+import { followedLink, linkAround } from '../dom/clicks.ts';
+import { markScripted } from '../dom/scripted.ts';
 import { useBrowserLayoutEffect } from '../react/trail-context.ts';
 import { useStable } from '../react/use-stable.ts';
 import type { Conditions } from './conditions.ts';

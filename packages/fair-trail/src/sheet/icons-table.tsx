@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
-import { everyEntry, type Entry, type MenuItem } from '../core/index.ts';
+import type { Entry } from '../core/site/entry.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { everyEntry } from '../core/site/site.ts';
 import { Frame } from './frame.tsx';
 import { useSheet } from './sheet-context.ts';
 

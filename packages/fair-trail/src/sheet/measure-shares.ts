@@ -1,4 +1,5 @@
-import { apportion, fit } from '../core/index.ts';
+import { apportion } from '../core/layout/apportion.ts';
+import { fit } from '../core/layout/fit.ts';
 
 /** One item of the bar's row: what it should get by the library's own arithmetic, and what the browser gave it. */
 export interface Share {

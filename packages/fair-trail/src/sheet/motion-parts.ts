@@ -1,12 +1,10 @@
-import {
-  annexItems,
-  barView,
-  closedDisclosures,
-  itemKey,
-  type MenuItem,
-  type SidebarViewOptions,
-  type ViewElement,
-} from '../core/index.ts';
+import { closedDisclosures } from '../core/interaction/disclosures.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { barView } from '../core/view/bar-view.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import type { SidebarViewOptions } from '../core/view/sidebar-view.ts';
+import { annexItems } from '../core/view/tree-view.ts';
+import type { ViewElement } from '../core/view/view.ts';
 import { everyItem } from './every-item.ts';
 import { panelsWith, type SpecimenSource } from './specimens-bar.ts';
 import { sidebarWith } from './specimens-sidebar.ts';

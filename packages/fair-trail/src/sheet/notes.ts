@@ -1,5 +1,6 @@
-import { partStates } from '../core/index.ts';
-import { colorNames, contrast, readComputedColor, readHex, writeHex, type Color } from '../core/color/index.ts';
+import { type Color, contrast, readComputedColor, readHex, writeHex } from '../core/color/color.ts';
+import { colorNames } from '../core/color/palette.ts';
+import { partStates } from '../core/view/states.ts';
 import { keyboardTables } from './keyboard.ts';
 import type { Specimen, SpecimenTable } from './specimen.ts';
 import { transitsOf } from './timeline.ts';

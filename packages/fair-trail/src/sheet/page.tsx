@@ -1,6 +1,8 @@
 import { createRoot } from 'react-dom/client';
-import { checkSite } from '../core/index.ts';
-import { ProblemList, Sheet, type SheetData } from './index.ts';
+import { checkSite } from '../core/site/define.ts';
+import { ProblemList } from './problem-list.tsx';
+import type { SheetData } from './sheet-data.ts';
+import { Sheet } from './sheet.tsx';
 
 declare global {
   interface Window {

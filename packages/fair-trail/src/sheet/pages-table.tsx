@@ -1,5 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
-import { locate, menuItems, type MenuItem } from '../core/index.ts';
+import { locate } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { menuItems } from '../core/site/menus.ts';
 import { Navbar } from '../react/navbar.tsx';
 import { everyItem, pagesOf } from './every-item.ts';
 import { Frame } from './frame.tsx';

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { defineSite, entryPointer } from '../core/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import { entryPointer } from '../core/site/entry.ts';
 import { nested } from '../testing/sites.ts';
 import { editedSite, roomPatch, type RoomEdit } from './room-edits.ts';
 

@@ -1,4 +1,7 @@
-import { checkSite, entryPointer, type Entry, type Problem, type Site } from '../core/index.ts';
+import { checkSite } from '../core/site/define.ts';
+import { type Entry, entryPointer } from '../core/site/entry.ts';
+import type { Problem } from '../core/site/problems.ts';
+import type { Site } from '../core/site/site.ts';
 
 /** What is tried for an entry: null takes the field away. */
 export interface RoomEdit {

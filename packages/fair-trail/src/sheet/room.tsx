@@ -1,5 +1,9 @@
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
-import { flexStyles, itemKey, menuItems, type Entry, type MenuItem } from '../core/index.ts';
+import { flexStyles } from '../core/output/flex-styles.ts';
+import type { Entry } from '../core/site/entry.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { menuItems } from '../core/site/menus.ts';
+import { itemKey } from '../core/view/menu-view.ts';
 import { Navbar } from '../react/navbar.tsx';
 import { CopyText } from './copy-text.tsx';
 import { Frame } from './frame.tsx';

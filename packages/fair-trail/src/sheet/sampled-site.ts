@@ -1,4 +1,6 @@
-import { checkSite, everyEntry, type RecordList, type Site, type SiteRecord, type SiteRecords } from '../core/index.ts';
+import { checkSite } from '../core/site/define.ts';
+import type { RecordList, SiteRecord, SiteRecords } from '../core/site/records.ts';
+import { everyEntry, type Site } from '../core/site/site.ts';
 import { sample } from './sample.ts';
 
 /** A site small enough for every part of it to be drawn many times over, and how many entries the whole one has. */

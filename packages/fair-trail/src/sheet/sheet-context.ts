@@ -1,5 +1,11 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { Audience, Badges, MenuItem, Position, Site, SiteRecords, Wording } from '../core/index.ts';
+import type { Audience } from '../core/site/entry.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import type { Badges } from '../core/site/menus.ts';
+import type { SiteRecords } from '../core/site/records.ts';
+import type { Site } from '../core/site/site.ts';
+import type { Wording } from '../core/wording.ts';
 import type { ViewSurroundings } from '../react/view.tsx';
 import type { Conditions } from './conditions.ts';
 

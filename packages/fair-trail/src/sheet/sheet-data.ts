@@ -1,4 +1,4 @@
-import type { SiteRecords } from '../core/index.ts';
+import type { SiteRecords } from '../core/site/records.ts';
 import type { ComputedNames } from './notes.ts';
 import type { SheetProblem } from './problem-list.tsx';
 import type { SheetMenus } from './sheet-context.ts';

@@ -1,4 +1,4 @@
-import type { MenuNode, Site } from '../core/index.ts';
+import type { MenuNode, Site } from '../core/site/site.ts';
 import type { SheetMenus } from './sheet-context.ts';
 
 /**

@@ -1,4 +1,7 @@
-import { everyEntry, hrefOf, locate, type MenuItem, type Position, type Site } from '../core/index.ts';
+import { hrefOf } from '../core/site/hrefs.ts';
+import { locate, type Position } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { everyEntry, type Site } from '../core/site/site.ts';
 import type { ConditionOptions } from './condition-fields.tsx';
 import { everyItem, pagesOf } from './every-item.ts';
 import type { SheetMenus } from './sheet-context.ts';

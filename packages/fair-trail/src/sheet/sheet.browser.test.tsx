@@ -1,11 +1,14 @@
 import { StrictMode } from 'react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { userEvent } from 'vitest/browser';
-import { defineSite, type SiteDefinition } from '../core/index.ts';
-import { TrailLink } from '../react/index.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
+import { TrailLink } from '../react/trail-link.tsx';
+import type { Conditions } from './conditions.ts';
+import type { OwnSpecimens } from './own-table.tsx';
+import { Sheet, type SheetProps } from './sheet.tsx';
 import { mount } from '../react/mount.samples.tsx';
 import { desk, nested } from '../testing/sites.ts';
-import { Sheet, type Conditions, type OwnSpecimens, type SheetProps } from './index.ts';
 import '../styles/sheet.css';
 
 const own: OwnSpecimens = {

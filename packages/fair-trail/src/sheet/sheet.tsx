@@ -1,17 +1,12 @@
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
-import {
-  englishWording,
-  estimateRoom,
-  hrefOf,
-  locate,
-  menuItems,
-  rungFor,
-  type Badges,
-  type MenuItem,
-  type Site,
-  type SiteRecords,
-  type Wording,
-} from '../core/index.ts';
+import { estimateRoom, rungFor } from '../core/layout/room.ts';
+import { hrefOf } from '../core/site/hrefs.ts';
+import { locate } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { type Badges, menuItems } from '../core/site/menus.ts';
+import type { SiteRecords } from '../core/site/records.ts';
+import type { Site } from '../core/site/site.ts';
+import { englishWording, type Wording } from '../core/wording.ts';
 import { iconSlot, isFilled } from '../react/slots.ts';
 import { ConditionFields } from './condition-fields.tsx';
 import { usualConditions, type Conditions } from './conditions.ts';

@@ -1,12 +1,7 @@
-import {
-  iconOf,
-  partStates,
-  type Mark,
-  type MenuItem,
-  type PartName,
-  type ViewElement,
-  type ViewNode,
-} from '../core/index.ts';
+import { iconOf } from '../core/site/marks.ts';
+import type { Mark, MenuItem } from '../core/site/menu-item.ts';
+import { type PartName, partStates } from '../core/view/states.ts';
+import type { ViewElement, ViewNode } from '../core/view/view.ts';
 import { sample } from './sample.ts';
 
 /** One row of a table: a part, and what it looks like in each state that it can be in here. */

@@ -1,15 +1,12 @@
-import {
-  barView,
-  closedDisclosures,
-  hrefOf,
-  itemKey,
-  panelFormOf,
-  type DisclosuresState,
-  type MenuItem,
-  type Site,
-  type ViewElement,
-  type Wording,
-} from '../core/index.ts';
+import { closedDisclosures, type DisclosuresState } from '../core/interaction/disclosures.ts';
+import { hrefOf } from '../core/site/hrefs.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import type { Site } from '../core/site/site.ts';
+import { barView } from '../core/view/bar-view.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import { panelFormOf } from '../core/view/panel-view.ts';
+import type { ViewElement } from '../core/view/view.ts';
+import type { Wording } from '../core/wording.ts';
 import { itemIn, linkStates, prunedView, specimen, tableOf, type Specimen, type SpecimenTable } from './specimen.ts';
 
 /** What the specimens are made from. */

@@ -1,25 +1,19 @@
-import {
-  breadcrumbView,
-  element,
-  footerView,
-  hasSiblings,
-  itemKey,
-  languageLinks,
-  languagesView,
-  noticeView,
-  siblingItems,
-  skipLinkView,
-  tabLinksView,
-  tablistView,
-  tabpanelView,
-  type Breadcrumb,
-  type MenuItem,
-  type Position,
-  type Site,
-  type ViewElement,
-  type Visit,
-  type Wording,
-} from '../core/index.ts';
+import type { Breadcrumb } from '../core/site/breadcrumbs.ts';
+import { languageLinks } from '../core/site/language-links.ts';
+import type { Position } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { hasSiblings, siblingItems, type Visit } from '../core/site/menus.ts';
+import type { Site } from '../core/site/site.ts';
+import { breadcrumbView } from '../core/view/breadcrumb-view.ts';
+import { footerView } from '../core/view/footer-view.ts';
+import { languagesView } from '../core/view/languages-view.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import { noticeView } from '../core/view/notice-view.ts';
+import { skipLinkView } from '../core/view/skip-link-view.ts';
+import { tabLinksView } from '../core/view/tab-links-view.ts';
+import { tablistView, tabpanelView } from '../core/view/tabs-view.ts';
+import { element, type ViewElement } from '../core/view/view.ts';
+import type { Wording } from '../core/wording.ts';
 import { panelsWith } from './specimens-bar.ts';
 import { itemIn, linkStates, prunedView, specimen, tableOf, type Specimen, type SpecimenTable } from './specimen.ts';
 

@@ -1,14 +1,10 @@
-import {
-  annexItems,
-  filterItems,
-  itemKey,
-  sidebarView,
-  type AnnexItem,
-  type MenuItem,
-  type SidebarViewOptions,
-  type ViewElement,
-  type Wording,
-} from '../core/index.ts';
+import { filterItems } from '../core/site/filter.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import { sidebarView, type SidebarViewOptions } from '../core/view/sidebar-view.ts';
+import { type AnnexItem, annexItems } from '../core/view/tree-view.ts';
+import type { ViewElement } from '../core/view/view.ts';
+import type { Wording } from '../core/wording.ts';
 import { everyItem } from './every-item.ts';
 import { itemIn, linkStates, prunedView, specimen, tableOf, type Specimen, type SpecimenTable } from './specimen.ts';
 

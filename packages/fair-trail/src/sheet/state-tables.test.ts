@@ -1,13 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import {
-  defineSite,
-  englishWording,
-  locate,
-  menuItems,
-  partStates,
-  toHtml,
-  type SiteDefinition,
-} from '../core/index.ts';
+import { toHtml } from '../core/output/html.ts';
+import { defineSite } from '../core/site/define.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
+import { locate } from '../core/site/locate.ts';
+import { menuItems } from '../core/site/menus.ts';
+import { partStates } from '../core/view/states.ts';
+import { englishWording } from '../core/wording.ts';
 import { bilingual, desk, nested } from '../testing/sites.ts';
 import { menusOf } from './sheet-menus.ts';
 import { mostRows } from './specimen.ts';

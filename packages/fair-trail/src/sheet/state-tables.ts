@@ -1,13 +1,10 @@
-import {
-  breadcrumbs,
-  everyEntry,
-  hrefOf,
-  locate,
-  mayAccess,
-  type MenuItem,
-  type Position,
-  type Visit,
-} from '../core/index.ts';
+import { breadcrumbs } from '../core/site/breadcrumbs.ts';
+import { mayAccess } from '../core/site/entry.ts';
+import { hrefOf } from '../core/site/hrefs.ts';
+import { locate, type Position } from '../core/site/locate.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import type { Visit } from '../core/site/menus.ts';
+import { everyEntry } from '../core/site/site.ts';
 import { barTable, panelTable, type SpecimenSource } from './specimens-bar.ts';
 import { breadcrumbsTable, footerTable, pageTable, tabLinksTable, tabsTable } from './specimens-page.ts';
 import { sidebarTable } from './specimens-sidebar.ts';

@@ -1,5 +1,5 @@
 import { useMemo, type ReactNode } from 'react';
-import { locate } from '../core/index.ts';
+import { locate } from '../core/site/locate.ts';
 import { Provide, type SharedProps } from '../react/provide.tsx';
 import { fixedPlace } from '../react/trail-context.ts';
 

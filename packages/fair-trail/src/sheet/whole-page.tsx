@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { labelOf } from '../core/index.ts';
+import { labelOf } from '../core/site/labels.ts';
 import { Breadcrumbs } from '../react/breadcrumbs.tsx';
 import { FooterNav } from '../react/footer-nav.tsx';
 import { Layout } from '../react/layout.tsx';

@@ -1,6 +1,7 @@
 // For the declaration at the end.
 import type {} from 'vitest';
-import { audit, type AuditFinding, type AuditOptions } from '../audit/index.ts';
+import { audit, type AuditOptions } from '../audit/audit.ts';
+import type { AuditFinding } from '../audit/rule.ts';
 
 /** Findings, of a document or of a report. */
 interface WithFindings {

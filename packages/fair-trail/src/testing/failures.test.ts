@@ -1,7 +1,8 @@
 import { JSDOM } from 'jsdom';
 import { afterEach, describe, expect, test } from 'vitest';
 import { handFaults } from './faults.samples.ts';
-import { navigation, simulatedHost, type Navigation } from './index.ts';
+import { simulatedHost } from './hosts/simulated-host.ts';
+import { navigation, type Navigation } from './navigation.ts';
 import { subjectBody, subjectDocument, subjectScript } from './subject.samples.ts';
 import { navigationMatchers } from './vitest.ts';
 

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { chromium, type Browser, type Page } from 'playwright';
 import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
 import { chromiumArguments, findChromium } from '../../../../scripts/chromium.mjs';
-import { navigation, type Navigation } from './index.ts';
+import { navigation, type Navigation } from './navigation.ts';
 import { playwrightHost } from './playwright.ts';
 import { subjectDocument } from './subject.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';

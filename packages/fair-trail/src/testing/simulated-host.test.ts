@@ -1,11 +1,14 @@
 import { JSDOM } from 'jsdom';
 import { afterEach, describe, expect, test } from 'vitest';
 import { tabsByHand } from './contracts/tabs-by-hand.samples.ts';
-import { navigation, simulatedHost } from './index.ts';
+import { simulatedHost } from './hosts/simulated-host.ts';
+import { navigation } from './navigation.ts';
 import { promisesOf } from './promises.samples.ts';
 import { subjectDocument } from './subject.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';
-import { breadcrumbTrailParts, tablistParts } from './vitest.ts';
+import { breadcrumbTrailParts } from './contracts/breadcrumb-trail-contract.ts';
+import { tablistParts } from './contracts/tablist-contract.ts';
+import './vitest.ts';
 
 let dom: JSDOM | null = null;
 afterEach(() => dom?.window.close());

@@ -1,4 +1,4 @@
-import type { SiteDefinition } from '../core/index.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
 
 /** Pages with others below them, a group without a page, and plain ones, among them one after the panels. */
 export const nested: SiteDefinition = {

@@ -1,6 +1,8 @@
 import { commands, page, userEvent } from 'vitest/browser';
 import type {} from './tap.ts';
-import { browserHost, navigation, type Navigation, type NavigationOptions } from './index.ts';
+import { browserHost } from './hosts/browser-host.ts';
+import { navigation, type Navigation } from './navigation.ts';
+import type { NavigationOptions } from './use.ts';
 import { subjectBody, subjectScript, subjectStyle } from './subject.samples.ts';
 
 declare global {

@@ -1,4 +1,4 @@
-import type { SiteDefinition } from '../core/index.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
 
 /** A page whose navigation nobody made with this library: what drivers, contracts and walk are tried on. */
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { Navigation } from './index.ts';
+import type { Navigation } from './navigation.ts';
 import { judged, navigationMatchers } from './vitest.ts';
 
 expect.extend(navigationMatchers);

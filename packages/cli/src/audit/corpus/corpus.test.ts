@@ -2,7 +2,7 @@ import type { Browser } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
 import { openBrowser } from '../../browser/open-browser.ts';
 import type { AuditReport } from '../audit-report.ts';
-import { probes } from '../probes/index.ts';
+import { probes } from '../probes/all-probes.ts';
 import { runAudit } from '../run-audit.ts';
 import { siteCorpus } from './corpus.samples.ts';
 import { serveSamples } from './serve-samples.samples.ts';

@@ -1,4 +1,4 @@
-import type { FoundLink, FoundMenu, PageReport } from 'fair-trail/audit';
+import type { FoundLink, FoundMenu, PageReport } from 'fair-trail/internal/audit';
 import type { Probe } from '../probe.ts';
 
 export const menuOrderDiffers: Probe = {

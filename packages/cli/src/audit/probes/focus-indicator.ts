@@ -1,4 +1,4 @@
-import type { FocusStop } from 'fair-trail/audit';
+import type { FocusStop } from 'fair-trail/internal/audit';
 import { contrast, type Color } from 'fair-trail/color';
 import { PNG } from 'pngjs';
 import type { Probe } from '../probe.ts';

@@ -1,4 +1,4 @@
-import type { FocusStop } from 'fair-trail/audit';
+import type { FocusStop } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';

@@ -1,4 +1,4 @@
-import type { FoundToggle, OpenPanel } from 'fair-trail/audit';
+import type { FoundToggle, OpenPanel } from 'fair-trail/internal/audit';
 import type { Probe } from '../probe.ts';
 import type { Happening, UsedPage } from '../used-page.ts';
 

@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { isSamePage, type PageReport } from 'fair-trail/audit';
+import { isSamePage, type PageReport } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';

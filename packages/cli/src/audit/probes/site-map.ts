@@ -1,5 +1,5 @@
 import { everyEntry, hrefOf, locate, mayAccess, titleOf, type Site } from 'fair-trail';
-import type { PageReport } from 'fair-trail/audit';
+import type { PageReport } from 'fair-trail/internal/audit';
 import type { Probe } from '../probe.ts';
 import type { Difference } from './across.ts';
 

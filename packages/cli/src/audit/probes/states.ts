@@ -1,4 +1,4 @@
-import { contrastMessage, lowContrast } from 'fair-trail/audit';
+import { contrastMessage, lowContrast } from 'fair-trail/internal/audit';
 import type { CDPSession } from 'playwright-core';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';

@@ -1,4 +1,4 @@
-import type { FoundTablist } from 'fair-trail/audit';
+import type { FoundTablist } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
 import type { UsedPage } from '../used-page.ts';

@@ -1,4 +1,4 @@
-import { escapeXml } from 'fair-trail';
+import { escapeXml } from 'fair-trail/internal/core';
 import type { AuditReport, ReportedFinding, UncheckedRule } from '../audit-report.ts';
 import type { Picture } from '../picture.ts';
 import { described } from './described.ts';

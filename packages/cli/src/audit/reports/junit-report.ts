@@ -1,4 +1,4 @@
-import { escapeXml } from 'fair-trail';
+import { escapeXml } from 'fair-trail/internal/core';
 import type { AuditReport } from '../audit-report.ts';
 import { described } from './described.ts';
 

@@ -1,4 +1,4 @@
-import { escapeXml } from 'fair-trail';
+import { escapeXml } from 'fair-trail/internal/core';
 import { checks } from '../faults.ts';
 import type { WalkReport } from '../walk-report.ts';
 

@@ -1,4 +1,4 @@
-import { decodeSegment } from '../../core/index.ts';
+import { decodeSegment } from '../../core/site/encoding.ts';
 import { accessibleName } from '../accessible-name.ts';
 import { navigationsOf } from '../navigations.ts';
 import { selectorOf, tagOf } from '../selector.ts';

@@ -1,4 +1,4 @@
-import { contrast, readComputedColor } from '../../core/color/index.ts';
+import { contrast, readComputedColor } from '../../core/color/color.ts';
 import { linksIn } from '../deep-elements.ts';
 import { differencesOf, type Look } from '../look.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';

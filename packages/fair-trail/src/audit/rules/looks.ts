@@ -1,4 +1,4 @@
-import { contrast, readComputedColor, type Color } from '../../core/color/index.ts';
+import { type Color, contrast, readComputedColor } from '../../core/color/color.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isDrawn, parentOf } from '../visible.ts';
 

@@ -1,4 +1,4 @@
-import { decodeSegment } from '../../core/index.ts';
+import { decodeSegment } from '../../core/site/encoding.ts';
 import type { Fault, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';

@@ -1,6 +1,9 @@
 import { expect } from 'vitest';
-import { isSamePage } from '../../audit/index.ts';
-import { breadcrumbs, locate, type Site, type SiteRecords } from '../../core/index.ts';
+import { isSamePage } from '../../audit/rules/same-page.ts';
+import { breadcrumbs } from '../../core/site/breadcrumbs.ts';
+import { locate } from '../../core/site/locate.ts';
+import type { SiteRecords } from '../../core/site/records.ts';
+import type { Site } from '../../core/site/site.ts';
 import { NotJudged } from '../failures.ts';
 import type { Input } from '../host.ts';
 import { navigationMatchers } from '../matchers.ts';

@@ -1,5 +1,8 @@
 import { expect } from 'vitest';
-import { locate, menuItems, titleOf, type MenuItem, type Site, type Visit } from '../../core/index.ts';
+import { locate, titleOf } from '../../core/site/locate.ts';
+import type { MenuItem } from '../../core/site/menu-item.ts';
+import { menuItems, type Visit } from '../../core/site/menus.ts';
+import type { Site } from '../../core/site/site.ts';
 import type { Input } from '../host.ts';
 import { navigationMatchers } from '../matchers.ts';
 import type { Menu } from '../menu.ts';

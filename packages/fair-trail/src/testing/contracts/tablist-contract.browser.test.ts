@@ -1,7 +1,8 @@
 import { afterEach, describe, expect, test } from 'vitest';
 import { promisesOf, replaced } from '../promises.samples.ts';
 import { clearSubject, showSubject } from '../subject-in-page.samples.ts';
-import { tablistContract, tablistParts } from '../vitest.ts';
+import { tablistContract } from '../vitest.ts';
+import { tablistParts } from './tablist-contract.ts';
 import { tabsByHand, tabsFaults } from './tabs-by-hand.samples.ts';
 
 afterEach(clearSubject);

@@ -1,4 +1,5 @@
-import { accessibleNameWhenShown, roleOf } from '../../audit/index.ts';
+import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
+import { roleOf } from '../../audit/role.ts';
 import type { Elements } from './elements.ts';
 import { isPopoverOpen } from './popover.ts';
 import type { ControlReading } from './reading.ts';

@@ -1,4 +1,5 @@
-import { accessibleNameWhenShown, roleOf } from '../../audit/index.ts';
+import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
+import { roleOf } from '../../audit/role.ts';
 import { controlOf, isOpener, targetOf } from './controls.ts';
 import type { Elements } from './elements.ts';
 import type { ItemReading, LinkReading } from './reading.ts';

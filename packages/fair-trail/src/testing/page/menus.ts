@@ -1,12 +1,9 @@
-import {
-  accessibleNameWhenShown,
-  breadcrumbTrails,
-  deepElements,
-  holds,
-  isMenuName,
-  navigationsOf,
-  roleOf,
-} from '../../audit/index.ts';
+import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
+import { breadcrumbTrails } from '../../audit/breadcrumb-trails.ts';
+import { deepElements } from '../../audit/deep-elements.ts';
+import { holds, navigationsOf } from '../../audit/navigations.ts';
+import { roleOf } from '../../audit/role.ts';
+import { isMenuName } from '../../audit/words.ts';
 import { controlOf, isOpener, targetOf } from './controls.ts';
 import type { Elements } from './elements.ts';
 import { itemsIn, type FoundItem } from './items.ts';

@@ -1,11 +1,9 @@
-import {
-  accessibleNameWhenShown,
-  deepElements,
-  inOneReading,
-  parentOf,
-  roleOf,
-  untilQuiet,
-} from '../../audit/index.ts';
+import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
+import { deepElements } from '../../audit/deep-elements.ts';
+import { inOneReading } from '../../audit/one-reading.ts';
+import { untilQuiet } from '../../audit/page/quiet.ts';
+import { roleOf } from '../../audit/role.ts';
+import { parentOf } from '../../audit/visible.ts';
 import { Elements } from './elements.ts';
 import { breadcrumbsOf, menusAndControls } from './menus.ts';
 import { linkOf } from './items.ts';

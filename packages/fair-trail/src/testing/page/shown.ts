@@ -1,4 +1,5 @@
-import { askedOnce, isDrawn, isExposed, isOnPage, parentOf } from '../../audit/index.ts';
+import { askedOnce } from '../../audit/one-reading.ts';
+import { isDrawn, isExposed, isOnPage, parentOf } from '../../audit/visible.ts';
 import { isPopoverOpen } from './popover.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { deepElements } from '../../audit/index.ts';
+import { deepElements } from '../../audit/deep-elements.ts';
 import { isShown } from './shown.ts';
 
 /** What may take focus (HTML, section 6.6.2), whether Tab leads to it or not. */

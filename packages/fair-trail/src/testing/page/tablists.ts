@@ -1,4 +1,6 @@
-import { accessibleNameWhenShown, deepElements, roleOf } from '../../audit/index.ts';
+import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
+import { deepElements } from '../../audit/deep-elements.ts';
+import { roleOf } from '../../audit/role.ts';
 import type { Elements } from './elements.ts';
 import type { TablistReading, TabpanelReading, TabReading } from './reading.ts';
 import { isShown } from './shown.ts';

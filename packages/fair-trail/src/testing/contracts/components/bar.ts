@@ -1,6 +1,7 @@
 import { expect } from 'vitest';
 import { page } from 'vitest/browser';
-import type { NarrowForm, SiteDefinition } from '../../../core/index.ts';
+import type { SiteDefinition } from '../../../core/site/definition.ts';
+import type { NarrowForm } from '../../../core/view/bar-view.ts';
 
 /** A bar that a contract asks for. */
 export interface BarRequest {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import type { SiteRecords } from '../../../core/index.ts';
+import type { SiteRecords } from '../../../core/site/records.ts';
 import { componentContract } from './component-contract.ts';
 import type { LeftOut } from '../contract.ts';
 

@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import type { SiteDefinition, WarningCode } from '../../../core/index.ts';
-import { memoryKeys } from '../../../core/index.ts';
+import { memoryKeys } from '../../../core/interaction/memory-keys.ts';
+import type { SiteDefinition } from '../../../core/site/definition.ts';
+import type { WarningCode } from '../../../core/warnings.ts';
 import { bilingual, nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
 import type { LeftOut } from '../contract.ts';

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import { memoryKeys } from '../../../core/index.ts';
+import { memoryKeys } from '../../../core/interaction/memory-keys.ts';
 import {
   box,
   html,

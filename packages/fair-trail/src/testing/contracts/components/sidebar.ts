@@ -1,7 +1,8 @@
 import { afterEach, beforeEach } from 'vitest';
 import { page } from 'vitest/browser';
-import type { SiteDefinition, SiteRecords } from '../../../core/index.ts';
-import { memoryKeys } from '../../../core/index.ts';
+import { memoryKeys } from '../../../core/interaction/memory-keys.ts';
+import type { SiteDefinition } from '../../../core/site/definition.ts';
+import type { SiteRecords } from '../../../core/site/records.ts';
 
 /** A sidebar that a contract asks for, with the menu `desk`, in a layout beside the site's pages. */
 export interface SidebarRequest {

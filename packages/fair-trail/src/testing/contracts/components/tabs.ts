@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
-import type { SiteDefinition, TabDescription } from '../../../core/index.ts';
+import type { SiteDefinition } from '../../../core/site/definition.ts';
+import type { TabDescription } from '../../../core/view/tabs-view.ts';
 import { desk } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
 import type { LeftOut } from '../contract.ts';

@@ -1,0 +1,13 @@
+// For the `fair-trail` command and this workspace. It promises nothing: what is here can change in any version.
+
+export { colorNames } from './color/palette.ts';
+export type { TokenThemes } from './color/tokens.ts';
+export { escapeMarkup, escapeXml } from './output/escape.ts';
+export { flexStyles } from './output/flex-styles.ts';
+export { decodeSegment } from './site/encoding.ts';
+export { entryPointer } from './site/entry.ts';
+export { addressOfPath } from './site/hrefs.ts';
+export { unknownPosition } from './site/locate.ts';
+export type { ProblemCode } from './site/problems.ts';
+export { everyMenuNode } from './site/site.ts';
+export { partStates } from './view/states.ts';
