@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import type { AuditReport } from './audit-report.ts';
 import type { Shard } from './shard.ts';
 
@@ -16,7 +16,7 @@ export interface AuditSettings {
   /** What the reader has set for all pages. Default: light. */
   readonly colorScheme?: 'light' | 'dark';
   /** The site file that the pages are held against. */
-  readonly site?: Site | null;
+  readonly site?: DefinedSite | null;
   /** This machine's part of the pages: the first of three is `{ index: 1, count: 3 }`. */
   readonly shard?: Shard | null;
   /** How long a page may take to load, and to answer, in milliseconds. Default: 15 000, longer than one that works takes. */

@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import { isHarmful } from '../browser/harmful.ts';
 import type { Findings } from './audit-report.ts';
 import type { KnownPages } from './known-pages.ts';
@@ -31,7 +31,7 @@ export async function* deadLinks({ links, findings, target, width, isStopped }: 
 }
 
 /** Pages of the site file that are not there, or that nothing leads to. */
-export async function* strayPages(site: Site, { links, known, width, isStopped }: Seen): AsyncGenerator<Difference> {
+export async function* strayPages(site: DefinedSite, { links, known, width, isStopped }: Seen): AsyncGenerator<Difference> {
   for (const { id, path, isListed } of pagesOf(site)) {
     if (isStopped()) return;
     const address = new URL(path, known.origin).href;

@@ -1,4 +1,4 @@
-import { defineSite, type Site } from 'fair-trail';
+import { defineSite, type DefinedSite } from 'fair-trail';
 import { rules } from 'fair-trail/audit';
 import { withBrowser, withServed } from '../browser/with-browser.ts';
 import { Failure } from '../failure.ts';
@@ -71,7 +71,7 @@ export async function makeAudit(target: string, options: AuditOptions, version: 
 }
 
 /** The site of a file, published under a path. */
-async function siteAt(file: string, base = '/'): Promise<Site> {
+async function siteAt(file: string, base = '/'): Promise<DefinedSite> {
   const { site } = await readSoundSite(file);
   return base === '/' ? site : defineSite(site.definition, { base });
 }

@@ -1,5 +1,5 @@
 import { Option, type Command } from 'commander';
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import { outputColors } from '../colors.ts';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
@@ -57,7 +57,7 @@ async function runShow(file: string, { at, menu, audience, records: recordsFile,
   process.stdout.write(format === 'json' ? `${JSON.stringify(shown, null, 2)}\n` : showText(site, shown, outputColors));
 }
 
-function isAddress(text: string, site: Site): boolean {
+function isAddress(text: string, site: DefinedSite): boolean {
   if (text.trim() === '') return false;
   const base = site.origin ?? 'https://site.invalid';
   return URL.canParse(text, base) && /^https?:$/u.test(new URL(text, base).protocol);

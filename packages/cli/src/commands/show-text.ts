@@ -1,4 +1,4 @@
-import type { Entry, Site } from 'fair-trail';
+import type { Entry, DefinedSite } from 'fair-trail';
 import type { Colors } from 'picocolors/types.js';
 import { printable } from '../printable.ts';
 import { table } from '../report/table.ts';
@@ -8,7 +8,7 @@ import type { ShownItem, ShownSite } from './show.ts';
 const blazes = { page: '▮', section: '▯' } as const;
 
 /** For people: the tree of entries and, for an address, the position, the marks in each menu and the breadcrumbs. */
-export function showText(site: Site, shown: ShownSite, colors: Colors): string {
+export function showText(site: DefinedSite, shown: ShownSite, colors: Colors): string {
   const entries = site.entries.flatMap((entry) => entryRows(entry, 0, shown, colors));
   const parts = [
     [colors.bold(printable(site.name)), site.origin === null ? '' : colors.dim(site.origin)].filter(Boolean).join('  '),

@@ -1,4 +1,4 @@
-import { breadcrumbs, locate, type MenuItem, menuItems, type Position, type Site, type SiteRecords } from 'fair-trail';
+import { breadcrumbs, locate, type MenuItem, menuItems, type Position, type DefinedSite, type SiteRecords } from 'fair-trail';
 import { unknownPosition } from 'fair-trail/internal/core';
 
 /** What `fair-trail show` answers; its JSON output is exactly this. */
@@ -34,7 +34,7 @@ export interface ShowQuestion {
   readonly records: SiteRecords;
 }
 
-export function show(site: Site, { url, menu, audience, records }: ShowQuestion): ShownSite {
+export function show(site: DefinedSite, { url, menu, audience, records }: ShowQuestion): ShownSite {
   const position = url === null ? unknownPosition(site) : locate(site, url);
   const names = menu === null ? [...site.menus.keys()] : [menu];
   const menus = names.map(

@@ -4,7 +4,7 @@ import {
   nestedListHtml,
   outline,
   sitemap,
-  type Site,
+  type DefinedSite,
   type SiteDefinition,
   type SiteRecords,
 } from 'fair-trail';
@@ -35,7 +35,7 @@ export interface ConvertOptions {
 
 /** A site, and what is to be said of where it comes from. */
 interface ConvertedSite {
-  readonly site: Site;
+  readonly site: DefinedSite;
   readonly guesses: readonly string[];
   readonly leftOut: readonly string[];
 }
@@ -120,7 +120,7 @@ function readDraft(
 
 /** The files that a site is written as; the first at the place that was asked for, the others beside it. */
 function writeSite(
-  site: Site,
+  site: DefinedSite,
   format: OutputFormat,
   place: string,
   records: SiteRecords,

@@ -1,10 +1,10 @@
-import { checkSite, type Problem, type Site, type SiteDefinition } from 'fair-trail';
+import { checkSite, type Problem, type DefinedSite, type SiteDefinition } from 'fair-trail';
 import { printable } from '../printable.ts';
 
 /** What can be used of a definition that a reader made. */
 export interface SoundPart {
   /** Null where what is wrong cannot be taken out. */
-  readonly site: Site | null;
+  readonly site: DefinedSite | null;
   readonly problems: readonly Problem[];
   /** What was taken out, each with its reason. */
   readonly leftOut: readonly string[];

@@ -1,8 +1,8 @@
-import { everyEntry, type Site, type SiteRecords } from 'fair-trail';
+import { everyEntry, type DefinedSite, type SiteRecords } from 'fair-trail';
 import { printable } from '../printable.ts';
 
 /** Pages that come from data are known by their records alone: without those, nothing can be said of them. */
-export function adviseRecords(site: Site, records: SiteRecords): void {
+export function adviseRecords(site: DefinedSite, records: SiteRecords): void {
   const names = new Set([...everyEntry(site.entries)].flatMap(({ records: name }) => name ?? []));
   const missing = [...names].filter((name) => !Object.hasOwn(records, name));
   if (missing.length === 0) return;

@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { checkSite, type Problem, type Site } from 'fair-trail';
+import { checkSite, type Problem, type DefinedSite } from 'fair-trail';
 import { Failure, failureLine } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { reasonOf } from '../reason-of.ts';
@@ -17,7 +17,7 @@ export interface LocatedProblem extends Problem {
 /** A site file as it was read; without a site, one of its problems is fatal. */
 export interface CheckedSiteFile {
   readonly file: string;
-  readonly site: Site | null;
+  readonly site: DefinedSite | null;
   /** In the order of the file. */
   readonly problems: readonly LocatedProblem[];
   /** Finds the places of problems that come up later. */
@@ -30,7 +30,7 @@ export async function readSiteFile(file: string): Promise<CheckedSiteFile> {
 }
 
 /** As `readSiteFile`, but a fatal problem ends the command. */
-export async function readSoundSite(file: string): Promise<CheckedSiteFile & { readonly site: Site }> {
+export async function readSoundSite(file: string): Promise<CheckedSiteFile & { readonly site: DefinedSite }> {
   const checked = await readSiteFile(file);
   const { site, problems } = checked;
   if (site) return { ...checked, site };
@@ -87,8 +87,8 @@ function onIdle(failure: Failure): () => void {
 }
 
 /** What `defineSite` made, rather than what it was made of. */
-function isSite(value: unknown): value is Site {
-  return typeof value === 'object' && value !== null && 'matchers' in value && 'definition' in value;
+function isSite(value: unknown): value is DefinedSite {
+  return typeof value === 'object' && value !== null && 'find' in value && 'definition' in value;
 }
 
 export function problemLine({ code, severity, pointer, message, remedy, file, line, column }: LocatedProblem): string {

@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import { markOf } from 'fair-trail/internal/testing';
 import { everyItem, type PageReading } from 'fair-trail/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
@@ -7,7 +7,7 @@ import { WalkNotes } from './walk-report.ts';
 
 /** What a page is held against. */
 export interface Held {
-  readonly site: Site;
+  readonly site: DefinedSite;
   readonly menus: SiteMenus;
   readonly notes: WalkNotes;
   /** How long is waited for what must come, in milliseconds. */
@@ -106,7 +106,7 @@ function told(names: readonly string[]): string {
 }
 
 /** What of a page must be the same after a reload: its address, its title and its marks. */
-export function essence(site: Site, reading: PageReading): string {
+export function essence(site: DefinedSite, reading: PageReading): string {
   const marks = reading.menus.map((menu) =>
     everyItem(menu.items).flatMap((item) => (item.current === null ? [] : [`${item.name} ${item.current}`])),
   );

@@ -1,4 +1,4 @@
-import { defineSite, everyEntry, hrefOf, type Site } from 'fair-trail';
+import { defineSite, everyEntry, hrefOf, type DefinedSite } from 'fair-trail';
 import { withBrowser, withServed } from '../browser/with-browser.ts';
 import { Failure } from '../failure.ts';
 import { adviseAudiences } from '../input/advise-audiences.ts';
@@ -87,7 +87,7 @@ export async function makeWalk(file: string, options: WalkOptions, version: stri
 }
 
 /** @throws Failure where nothing of the site file is there at all: then the command was used wrongly, and no fault is one */
-function refuseEmpty({ stops, faults, notJudged, target, language }: WalkReport, site: Site): void {
+function refuseEmpty({ stops, faults, notJudged, target, language }: WalkReport, site: DefinedSite): void {
   if (stops.length === 0) {
     const reason = notJudged[0]?.reason ?? '';
     throw new Failure('nothing-found', `The site file has no page to walk to. ${reason}`);
@@ -111,14 +111,14 @@ function printed(report: WalkReport, format: WalkFormat): string {
   return writers[format]();
 }
 
-function refuseUnknownEntries(site: Site, only: readonly string[] | null): void {
+function refuseUnknownEntries(site: DefinedSite, only: readonly string[] | null): void {
   const known = [...everyEntry(site.entries)].map(({ id }) => id);
   const unknown = only?.find((id) => !known.includes(id));
   if (unknown === undefined) return;
   throw new Failure('no-such-entry', `There is no entry "${printable(unknown)}". "fair-trail show" lists them.`);
 }
 
-function refuseUnknownLanguage(site: Site, language: string): void {
+function refuseUnknownLanguage(site: DefinedSite, language: string): void {
   if (site.languages.includes(language)) return;
   const known = site.languages.join(', ');
   throw new Failure('no-such-language', `The site has no pages in "${printable(language)}". It has them in ${known}.`);

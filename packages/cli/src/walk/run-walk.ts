@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import type { Browser } from 'playwright-core';
 import { guard } from '../browser/guard.ts';
 import { openGate } from '../browser/gate.ts';
@@ -14,7 +14,7 @@ import { Walker, type WalkInput } from './walker.ts';
 import { WalkNotes, type WalkedSite, type WalkReport } from './walk-report.ts';
 
 export interface WalkSettings extends Visitor {
-  readonly site: Site;
+  readonly site: DefinedSite;
   /** The address of any page of the site. */
   readonly address: string;
   /** Ids of the entries that are walked to; null for all. */

@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import { everyItem, type PageReading } from 'fair-trail/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
 import type { Stop } from './stops.ts';
@@ -24,7 +24,7 @@ export interface SeenMenu {
 
 /** What the pages of a site say of each other. A site has many pages, so that little is kept of each. */
 export class SeenPages {
-  readonly #site: Site;
+  readonly #site: DefinedSite;
   readonly #menus: SiteMenus;
   readonly #pages = new Map<string, SeenPage>();
   readonly #shown = new Map<string, SeenMenu>();
@@ -32,7 +32,7 @@ export class SeenPages {
   readonly #labels = new Map<string, Set<string>>();
   readonly #places = new Map<string, Map<string, string>>();
 
-  constructor(site: Site, menus: SiteMenus) {
+  constructor(site: DefinedSite, menus: SiteMenus) {
     this.#site = site;
     this.#menus = menus;
   }

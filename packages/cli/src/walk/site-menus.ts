@@ -1,4 +1,4 @@
-import { menuItems, type MenuItem, type Site } from 'fair-trail';
+import { menuItems, type MenuItem, type DefinedSite } from 'fair-trail';
 import type { ItemReading, MenuReading } from 'fair-trail/internal/testing';
 import { everyItem } from 'fair-trail/testing';
 import { keyOf, type Stop, type Visitor } from './stops.ts';
@@ -7,7 +7,7 @@ import { keyOf, type Stop, type Visitor } from './stops.ts';
 const leastShare = 0.5;
 
 /** Links of a menu by what their addresses are called among stops. */
-export function linksByKey(site: Site, menu: MenuReading): ReadonlyMap<string, readonly ItemReading[]> {
+export function linksByKey(site: DefinedSite, menu: MenuReading): ReadonlyMap<string, readonly ItemReading[]> {
   const found = new Map<string, ItemReading[]>();
   for (const item of everyItem(menu.items)) {
     if (!item.link || !URL.canParse(item.link.href)) continue;
@@ -21,12 +21,12 @@ export function linksByKey(site: Site, menu: MenuReading): ReadonlyMap<string, r
 
 /** The menus of a site as they are for a visitor, by the keys of what they lead to. */
 export class SiteMenus {
-  readonly #site: Site;
+  readonly #site: DefinedSite;
   readonly #visitor: Visitor;
   readonly #keys = new Map<string, ReadonlySet<string>>();
   readonly #labels = new Map<string, ReadonlySet<string>>();
 
-  constructor(site: Site, visitor: Visitor) {
+  constructor(site: DefinedSite, visitor: Visitor) {
     this.#site = site;
     this.#visitor = visitor;
     for (const name of site.menus.keys()) {

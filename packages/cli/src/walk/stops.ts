@@ -9,14 +9,14 @@ import {
   type MenuItem,
   menuItems,
   type Position,
-  type Site,
+  type DefinedSite,
   type SiteRecords,
   titleOf,
 } from 'fair-trail';
-import { addressOfPath, entryPointer } from 'fair-trail/internal/core';
+import { addressOfTemplate, entryPointer, writeTemplate } from 'fair-trail/internal/core';
 import { isHarmful } from '../browser/harmful.ts';
 
-type Place = Site['addresses'][string][number];
+type Place = DefinedSite['addresses'][string][number];
 
 /** What the visitor of a walk is and has. */
 export interface Visitor {
@@ -59,7 +59,7 @@ export interface LeftOut {
 
 /** All pages of a site for a visitor, records one by one. */
 export function stopsOf(
-  site: Site,
+  site: DefinedSite,
   visitor: Visitor,
 ): { readonly stops: readonly Stop[]; readonly leftOut: readonly LeftOut[] } {
   const { language = site.language } = visitor;
@@ -90,7 +90,7 @@ export function stopsOf(
       const key = keyOf(site, address);
       const places = placesByEntry.get(entry) ?? [];
       const written = places.flatMap(({ path, moved }) => {
-        const other = addressOfPath(site, path, params, language);
+        const other = addressOfTemplate(site, writeTemplate(path), params, language);
         return other === null ? [] : [{ address: other, moved }];
       });
       stops.push({
@@ -112,7 +112,7 @@ export function stopsOf(
   return { stops, leftOut };
 }
 
-function reasonToLeaveOut(site: Site, entry: Entry, { audience, records }: Visitor): string | null {
+function reasonToLeaveOut(site: DefinedSite, entry: Entry, { audience, records }: Visitor): string | null {
   if (entry.planned) return 'It is planned, and not made yet.';
   if (mayAccess(entry, audience) !== true) {
     return `It is for ${entry.audiences.flat().join(', ')}: give --audience, and with --storage what makes the visitor one.`;
@@ -128,26 +128,26 @@ export function isWithoutRecords({ records: name }: Entry, records: SiteRecords)
 }
 
 /** The params of each page of an entry: those of its records, and none for the page that needs none. */
-function paramsOf(site: Site, entry: Entry, records: SiteRecords): readonly Readonly<Record<string, string>>[] {
+function paramsOf(site: DefinedSite, entry: Entry, records: SiteRecords): readonly Readonly<Record<string, string>>[] {
   const list = entry.records !== null && Object.hasOwn(records, entry.records) ? records[entry.records] : undefined;
   const own = typeof list === 'object' ? list.map(({ params }) => params) : [];
   return hrefOf(site, entry) === null ? own : [{}, ...own];
 }
 
 /** What stands before the path of each page in a language: the base path, and the language's tag where it is not the site's own. */
-export function prefixOf(site: Site, language: string): string {
+export function prefixOf(site: DefinedSite, language: string): string {
   return language === site.language ? site.base : `${site.base}/${language}`;
 }
 
 /** What an address is called among stops: its language, entry and params where the site file knows it, and else its path. */
-export function keyOf(site: Site, address: string | URL): string {
+export function keyOf(site: DefinedSite, address: string | URL): string {
   const url = typeof address === 'string' ? new URL(address, anyOrigin) : address;
   const { status, entry, params, language } = locate(site, url);
   if (status === 'exact' && entry) return `${language} ${entry.id} ${JSON.stringify(params)}`;
   return url.pathname.replace(/(.)\/+$/u, '$1');
 }
 
-function waysOf(site: Site, visitor: Visitor): ReadonlyMap<string, Map<string, readonly string[]>> {
+function waysOf(site: DefinedSite, visitor: Visitor): ReadonlyMap<string, Map<string, readonly string[]>> {
   const found = new Map<string, Map<string, readonly string[]>>();
   const visit = (menu: string, items: readonly MenuItem[], above: readonly string[]) => {
     for (const { label, href, entry, items: below } of items) {

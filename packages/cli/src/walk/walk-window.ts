@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import { navigation, type Navigation, type PageReading } from 'fair-trail/testing';
 import { playwrightHost } from 'fair-trail/testing/playwright';
 import type { Page } from 'playwright-core';
@@ -12,7 +12,7 @@ const usualLoading = 30_000;
 /** One window: how pages are gone to in it, and how long each is waited for to be read. */
 export class WalkWindow {
   readonly #held: Held;
-  readonly #site: Site;
+  readonly #site: DefinedSite;
   readonly #page: Page;
   readonly #origin: string;
   readonly #navigation: WindowNavigation;

@@ -1,4 +1,4 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import { type MenuReading, quoted } from 'fair-trail/internal/testing';
 import { everyItem, NavigationFailure, type PageReading } from 'fair-trail/testing';
 import { checkPage, essence, type Held } from './check-page.ts';
@@ -12,7 +12,7 @@ export type WalkInput = 'mouse' | 'keyboard';
 /** Walks in one window: goes to pages, looks at them, and uses their menus. */
 export class Walker {
   readonly #held: Held;
-  readonly #site: Site;
+  readonly #site: DefinedSite;
   readonly #window: WalkWindow;
 
   constructor(window: WalkWindow, held: Held) {

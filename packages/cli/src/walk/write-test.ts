@@ -1,11 +1,11 @@
-import type { Site } from 'fair-trail';
+import type { DefinedSite } from 'fair-trail';
 import type { SeenPages } from './seen-pages.ts';
 import { SiteMenus } from './site-menus.ts';
 import { prefixOf, type Stop, type Visitor } from './stops.ts';
 import type { WalkNotes } from './walk-report.ts';
 
 export interface TestOf {
-  readonly site: Site;
+  readonly site: DefinedSite;
   readonly visitor: Visitor;
   readonly stops: readonly Stop[];
   readonly notes: WalkNotes;

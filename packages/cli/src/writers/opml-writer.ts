@@ -1,8 +1,8 @@
-import { outline, type OutlineItem, type Site, type SiteRecords } from 'fair-trail';
+import { outline, type OutlineItem, type DefinedSite, type SiteRecords } from 'fair-trail';
 import { escapeXml } from 'fair-trail/internal/core';
 
 /** The public pages of a site as an OPML 2.0 outline. Addresses are absolute where the site has an origin. */
-export function toOpml(site: Site, records: SiteRecords): string {
+export function toOpml(site: DefinedSite, records: SiteRecords): string {
   const write = (items: readonly OutlineItem[], indent: string): string =>
     items
       .map(({ label, href, items: below }) => {

@@ -1,7 +1,10 @@
 export type { EntryDefinition, MenuItemDefinition, SiteDefinition } from './site/definition.ts';
 export { checkSite, defineSite, type SiteOptions } from './site/define.ts';
 export { SiteError, type Problem } from './site/problems.ts';
-export { everyEntry, type Site } from './site/site.ts';
+export { compileSite } from './site/compile.ts';
+export type { CompiledSite } from './site/compiled.ts';
+export { loadSite } from './site/load.ts';
+export { everyEntry, type DefinedSite, type Site } from './site/site.ts';
 export type { EntryId, EntryParams, MenuName } from './site/identifiers.ts';
 export { mayAccess, type Audience, type Entry } from './site/entry.ts';
 export { locate, samePosition, titleOf, type Position } from './site/locate.ts';

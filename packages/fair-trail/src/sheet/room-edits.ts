@@ -1,7 +1,7 @@
 import { checkSite } from '../core/site/define.ts';
 import { type Entry, entryPointer } from '../core/site/entry.ts';
 import type { Problem } from '../core/site/problems.ts';
-import type { Site } from '../core/site/site.ts';
+import type { DefinedSite } from '../core/site/site.ts';
 
 /** What is tried for an entry: null takes the field away. */
 export interface RoomEdit {
@@ -13,9 +13,9 @@ export type RoomEdits = ReadonlyMap<string, RoomEdit>;
 
 /** The site as it would be with the edits, and what is wrong with them; null where that is fatal. */
 export function editedSite(
-  site: Site,
+  site: DefinedSite,
   edits: RoomEdits,
-): { readonly site: Site | null; readonly problems: readonly Problem[] } {
+): { readonly site: DefinedSite | null; readonly problems: readonly Problem[] } {
   if (edits.size === 0) return { site, problems: [] };
   const definition = structuredClone(site.definition) as unknown;
   for (const [id, edit] of edits) {
@@ -35,7 +35,7 @@ export function editedSite(
  * The edits as a patch of the site file (JSON Patch, RFC 6902), for those who apply it with a tool, and for those who look
  * up the places in it by hand.
  */
-export function roomPatch(site: Site, edits: RoomEdits): string {
+export function roomPatch(site: DefinedSite, edits: RoomEdits): string {
   const operations = [...edits].flatMap(([id, edit]) => {
     const entry = site.entry(id);
     if (!entry) return [];

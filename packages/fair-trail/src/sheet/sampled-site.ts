@@ -1,11 +1,11 @@
 import { checkSite } from '../core/site/define.ts';
 import type { RecordList, SiteRecord, SiteRecords } from '../core/site/records.ts';
-import { everyEntry, type Site } from '../core/site/site.ts';
+import { everyEntry, type DefinedSite } from '../core/site/site.ts';
 import { sample } from './sample.ts';
 
 /** A site small enough for every part of it to be drawn many times over, and how many entries the whole one has. */
 export interface SampledSite {
-  readonly site: Site;
+  readonly site: DefinedSite;
   readonly shown: number;
   readonly of: number;
 }
@@ -20,7 +20,7 @@ const attempts = [24, 12, 6, 3] as const;
 type Json = Readonly<Record<string, unknown>>;
 
 /** The site itself, or one of some of its entries where it has too many: those first in its menus, and what they stand in. */
-export function sampledSite(site: Site): SampledSite {
+export function sampledSite(site: DefinedSite): SampledSite {
   const of = countOf(site);
   const longest = Math.max(
     site.entries.length,
@@ -51,11 +51,11 @@ export function sampledRecords(records: SiteRecords): SiteRecords {
   return Object.fromEntries(lists);
 }
 
-function countOf({ entries }: Site): number {
+function countOf({ entries }: DefinedSite): number {
   return [...everyEntry(entries)].length;
 }
 
-function sampledDefinition(site: Site, most: number): Json {
+function sampledDefinition(site: DefinedSite, most: number): Json {
   const definition = site.definition as unknown as Json;
   const named = new Set<string>(site.home ? [site.home.id] : []);
   const menus = Object.entries((definition['menus'] ?? {}) as Json).map(

@@ -4,7 +4,7 @@ import type { Position } from '../core/site/locate.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import type { Badges } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
-import type { Site } from '../core/site/site.ts';
+import type { DefinedSite } from '../core/site/site.ts';
 import type { Wording } from '../core/wording.ts';
 import type { ViewSurroundings } from '../react/view.tsx';
 import type { Conditions } from './conditions.ts';
@@ -20,8 +20,8 @@ export interface SheetMenus {
 /** What the parts of a sheet know. */
 export interface SheetContext {
   /** What is drawn: of a large site, some of its entries. */
-  readonly site: Site;
-  readonly whole: Site;
+  readonly site: DefinedSite;
+  readonly whole: DefinedSite;
   readonly records: SiteRecords;
   readonly badges: Badges;
   readonly wording: Wording;

@@ -1,4 +1,4 @@
-import type { MenuNode, Site } from '../core/site/site.ts';
+import type { MenuNode, DefinedSite } from '../core/site/site.ts';
 import type { SheetMenus } from './sheet-context.ts';
 
 /**
@@ -8,7 +8,7 @@ import type { SheetMenus } from './sheet-context.ts';
  * @param isShown whether a menu has anything for this visitor
  */
 export function menusOf(
-  site: Site,
+  site: DefinedSite,
   isShown: (menu: string) => boolean = () => true,
   given: Partial<SheetMenus> = {},
 ): SheetMenus {
@@ -26,7 +26,7 @@ export function menusOf(
   };
 }
 
-function depthOf(site: Site, menu: string): number {
+function depthOf(site: DefinedSite, menu: string): number {
   return levels(site.menus.get(menu) ?? []);
 }
 

@@ -1,14 +1,14 @@
 import { hrefOf } from '../core/site/hrefs.ts';
 import { locate, type Position } from '../core/site/locate.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
-import { everyEntry, type Site } from '../core/site/site.ts';
+import { everyEntry, type DefinedSite } from '../core/site/site.ts';
 import type { ConditionOptions } from './condition-fields.tsx';
 import { everyItem, pagesOf } from './every-item.ts';
 import type { SheetMenus } from './sheet-context.ts';
 
 /** The place that an address names, in a language; an address that is none of the site's is shown as such. */
 export function placeIn(
-  site: Site,
+  site: DefinedSite,
   address: string | null,
   language: string,
 ): { readonly url: string; readonly position: Position } {
@@ -34,7 +34,7 @@ export function usualAnnex(items: readonly MenuItem[]): readonly string[] {
 }
 
 export function optionsOf(
-  site: Site,
+  site: DefinedSite,
   themes: readonly string[],
   itemsOf: (menu: string) => readonly MenuItem[],
   menus: SheetMenus,

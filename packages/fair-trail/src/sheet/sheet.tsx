@@ -5,7 +5,7 @@ import { locate } from '../core/site/locate.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { type Badges, menuItems } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
-import type { Site } from '../core/site/site.ts';
+import type { DefinedSite } from '../core/site/site.ts';
 import { englishWording, type Wording } from '../core/wording.ts';
 import { iconSlot, isFilled } from '../react/slots.ts';
 import { ConditionFields } from './condition-fields.tsx';
@@ -31,7 +31,7 @@ import { useSame } from './use-same.ts';
 import { WholePage } from './whole-page.tsx';
 
 export interface SheetProps {
-  readonly site: Site;
+  readonly site: DefinedSite;
   /** Default: none. */
   readonly records?: SiteRecords;
   /** Default: what the site file says. */

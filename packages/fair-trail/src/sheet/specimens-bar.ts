@@ -1,7 +1,7 @@
 import { closedDisclosures, type DisclosuresState } from '../core/interaction/disclosures.ts';
 import { hrefOf } from '../core/site/hrefs.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
-import type { Site } from '../core/site/site.ts';
+import type { DefinedSite } from '../core/site/site.ts';
 import { barView } from '../core/view/bar-view.ts';
 import { itemKey } from '../core/view/menu-view.ts';
 import { panelFormOf } from '../core/view/panel-view.ts';
@@ -11,7 +11,7 @@ import { itemIn, linkStates, prunedView, specimen, tableOf, type Specimen, type 
 
 /** What the specimens are made from. */
 export interface SpecimenSource {
-  readonly site: Site;
+  readonly site: DefinedSite;
   readonly wording: Wording;
   /** Whether the app draws icons, and brings a brand of its own. */
   readonly icons: boolean;

@@ -3,7 +3,7 @@ import { languageLinks } from '../core/site/language-links.ts';
 import type { Position } from '../core/site/locate.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { hasSiblings, siblingItems, type Visit } from '../core/site/menus.ts';
-import type { Site } from '../core/site/site.ts';
+import type { DefinedSite } from '../core/site/site.ts';
 import { breadcrumbView } from '../core/view/breadcrumb-view.ts';
 import { footerView } from '../core/view/footer-view.ts';
 import { languagesView } from '../core/view/languages-view.ts';
@@ -82,7 +82,7 @@ export function tabLinksTable(items: readonly MenuItem[], { wording, icons }: So
 
 export function breadcrumbsTable(
   steps: readonly Breadcrumb[],
-  site: Site,
+  site: DefinedSite,
   visit: Visit,
   { wording, icons }: Source,
 ): SpecimenTable | null {
@@ -159,7 +159,7 @@ export function footerTable(items: readonly MenuItem[], { wording, icons }: Sour
 }
 
 /** What a page has besides its menus. */
-export function pageTable(site: Site, position: Position, { wording }: Source): SpecimenTable {
+export function pageTable(site: DefinedSite, position: Position, { wording }: Source): SpecimenTable {
   const skip = specimen('skip link', wording.skipToContent, () => skipLinkView(wording));
   const notice = specimen('notice button', wording.dismiss, () => noticeView({ name: 'sheet', wording }));
   const buttons = (['plain', 'primary'] as const).map((kind) =>

@@ -1,4 +1,4 @@
-import { everyEntry, hrefOf, locate, mayAccess, titleOf, type Site } from 'fair-trail';
+import { everyEntry, hrefOf, locate, mayAccess, titleOf, type DefinedSite } from 'fair-trail';
 import type { PageReport } from 'fair-trail/internal/audit';
 import type { Probe } from '../probe.ts';
 import type { Difference } from './across.ts';
@@ -67,7 +67,7 @@ export const siteProbes: readonly Probe[] = [
 ];
 
 /** What a page has otherwise than its site file says. */
-export function* againstSite(site: Site, report: PageReport, page: string, width: number): Iterable<Difference> {
+export function* againstSite(site: DefinedSite, report: PageReport, page: string, width: number): Iterable<Difference> {
   const { origin } = new URL(page);
   const position = locate(site, new URL(page));
   if (position.status === 'unknown') return;
@@ -100,14 +100,14 @@ export function* againstSite(site: Site, report: PageReport, page: string, width
 }
 
 /** The title that a site file gives the page at an address; null where it gives none, or a record does. */
-export function titleInSite(site: Site, url: string): string | null {
+export function titleInSite(site: DefinedSite, url: string): string | null {
   const position = locate(site, new URL(url));
   return position.status === 'exact' && position.entry?.records === null ? titleOf(site, position, '') : null;
 }
 
 /** The addresses of the pages that a site file names, as far as they are to be written without records. */
 export function pagesOf(
-  site: Site,
+  site: DefinedSite,
 ): readonly { readonly id: string; readonly path: string; readonly isListed: boolean }[] {
   const listed = JSON.stringify(site.definition.menus ?? {});
   return [...everyEntry(site.entries)].flatMap((entry) => {

@@ -1,7 +1,7 @@
 import { textIn, type Entry, type Texts } from './entry.ts';
 import { locate } from './locate.ts';
 import { readableSample, sampleAddresses } from './sample-addresses.ts';
-import { everyEntry, type Site } from './site.ts';
+import { everyEntry, type DefinedSite, type Site } from './site.ts';
 
 /**
  * One difference between two versions of a site. Only a lost address hurts someone at once: a link or a bookmark that
@@ -20,7 +20,7 @@ export type SiteChange =
   | { readonly kind: 'address-lost'; readonly address: string; readonly from: Entry; readonly language: string };
 
 /** What changed from one version of a site to the next, entry by entry, by their ids. */
-export function compareSites(before: Site, after: Site): readonly SiteChange[] {
+export function compareSites(before: DefinedSite, after: DefinedSite): readonly SiteChange[] {
   const changes: SiteChange[] = [];
   if (before.language !== after.language) {
     changes.push({ kind: 'language-changed', from: before.language, to: after.language });
@@ -51,7 +51,7 @@ function sameTexts(one: Texts | null, other: Texts | null, before: Site, after: 
   return both.every((language) => textIn(one, language, before.language) === textIn(other, language, after.language));
 }
 
-function* lostAddresses(before: Site, after: Site): Generator<SiteChange, void, undefined> {
+function* lostAddresses(before: DefinedSite, after: DefinedSite): Generator<SiteChange, void, undefined> {
   const reported = new Set<string>();
   for (const [language, places] of Object.entries(before.addresses)) {
     for (const { entry, path } of places) {

@@ -19,7 +19,8 @@ import { problem, SiteError, type Problem } from './problems.ts';
 import { readEntries } from './read-entries.ts';
 import { checkMenuParams } from './menu-params.ts';
 import { readMenus } from './read-menus.ts';
-import type { MenuNode, Site } from './site.ts';
+import type { DefinedSite, MenuNode } from './site.ts';
+import { findPathname } from './find.ts';
 
 export interface SiteOptions {
   /** The path that the site is published under, such as `/observatory/`. Default: the root. */
@@ -30,7 +31,7 @@ export interface SiteOptions {
 
 /** What `checkSite` answers: all problems and, unless one of them is fatal, the site. */
 export interface SiteCheck {
-  readonly site: Site | null;
+  readonly site: DefinedSite | null;
   readonly problems: readonly Problem[];
 }
 
@@ -58,13 +59,13 @@ const defaultTitle = '{label} · {site}';
 export function defineSite<const Definition extends SiteDefinition>(
   definition: CheckedDefinition<Definition>,
   options?: SiteOptions,
-): Site<Definition>;
+): DefinedSite<Definition>;
 /** For an imported JSON file, of whose values the compiler knows little. */
 export function defineSite<const Definition extends SiteShape>(
   definition: string extends EntryId<Definition> ? Definition : never,
   options?: SiteOptions,
-): Site<Definition>;
-export function defineSite(definition: unknown, options: SiteOptions = {}): Site {
+): DefinedSite<Definition>;
+export function defineSite(definition: unknown, options: SiteOptions = {}): DefinedSite {
   const { site, problems } = checkSite(definition, options);
   if (!site) throw new SiteError(problems);
   return site;
@@ -101,7 +102,7 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   const menus = optional('menus', (value, at) => readMenus(value, { byId, languages, audiences }, at));
 
   if (problems.some(({ severity }) => severity === 'fatal')) return { site: null, problems };
-  const site: Site = {
+  const site: DefinedSite = {
     name: names?.[own] ?? '',
     names: names ?? {},
     origin,
@@ -117,8 +118,8 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
     problems,
     definition: object as unknown as SiteDefinition,
     addresses: read?.index.addresses ?? {},
-    matchers: read?.index.matchers ?? {},
     entry: (id) => byId.get(id),
+    find: (pathname) => findPathname(site, (language) => read?.index.matchers[language], pathname),
   };
   const wrong = checkMenuParams(site);
   problems.push(...wrong);

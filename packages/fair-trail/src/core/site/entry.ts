@@ -1,5 +1,5 @@
 import type { Opens } from './definition.ts';
-import type { Path } from './pathname.ts';
+import type { PathTemplate } from './path-template.ts';
 
 /** Text by language; the site's own language is always among them. */
 export type Texts = Readonly<Record<string, string>>;
@@ -18,8 +18,11 @@ export interface Entry {
   readonly hrefs: Texts | null;
   /** True for an address of another site. */
   readonly outside: boolean;
-  /** The ways to write `href` in each language of the site, without optional parts; none for groups and outside links. */
-  readonly paths: Readonly<Record<string, readonly Path[]>>;
+  /**
+   * The ways to write `href`, without optional parts, by language: those of a language that is not there are those of the
+   * site's own. None for groups and outside links.
+   */
+  readonly templates: Readonly<Record<string, readonly PathTemplate[]>>;
   /** Whether the address is `/`, in any language. */
   readonly isRoot: boolean;
   /** The names of the params in `href`, and after them the keys of its query. */

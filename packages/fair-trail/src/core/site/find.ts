@@ -1,4 +1,4 @@
-import { folding, type Match } from './match.ts';
+import { folding, type AddressIndex, type Match } from './match.ts';
 import { decodeSegment, wellFormed } from './encoding.ts';
 import type { Site } from './site.ts';
 
@@ -9,17 +9,24 @@ export interface PathnameMatch {
   readonly match: Match | null;
 }
 
+/** What looking an address up depends on. */
+type Prefixes = Pick<Site, 'base' | 'caseSensitive' | 'language' | 'languages'>;
+
 /** Takes off the base path and the prefix of a language; null for a pathname outside of the site. */
-export function findPathname(site: Site, pathname: string): PathnameMatch | null {
+export function findPathname(
+  site: Prefixes,
+  indexOf: (language: string) => Pick<AddressIndex, 'match'> | undefined,
+  pathname: string,
+): PathnameMatch | null {
   const segments = segmentsBelow(site, wellFormed(pathname));
   if (!segments) return null;
   const language = languageOf(site, segments);
-  const match = site.matchers[language]?.match(language === site.language ? segments : segments.slice(1)) ?? null;
+  const match = indexOf(language)?.match(language === site.language ? segments : segments.slice(1)) ?? null;
   return { language, match };
 }
 
 /** A prefix counts only where no page of the site's own language is meant by it. */
-function languageOf(site: Site, [first = '']: readonly string[]): string {
+function languageOf(site: Prefixes, [first = '']: readonly string[]): string {
   if (site.languages.length === 1) return site.language;
   const fold = folding(site.caseSensitive);
   const prefix = fold(first);
@@ -28,7 +35,7 @@ function languageOf(site: Site, [first = '']: readonly string[]): string {
 }
 
 /** The segments after the base path, or null where the address lies outside it. */
-function segmentsBelow({ base, caseSensitive }: Site, pathname: string): readonly string[] | null {
+function segmentsBelow({ base, caseSensitive }: Prefixes, pathname: string): readonly string[] | null {
   const segments = pathname.split('/').filter(Boolean).map(decodeSegment);
   if (base === '') return segments;
   const fold = folding(caseSensitive);

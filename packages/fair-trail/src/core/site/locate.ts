@@ -1,6 +1,5 @@
 import { parseUrl } from './address.ts';
 import { lineage, textIn, type Entry } from './entry.ts';
-import { findPathname } from './find.ts';
 import { hrefOf } from './hrefs.ts';
 import { fill, labelOf } from './labels.ts';
 import { decodeQuery } from './query.ts';
@@ -50,7 +49,7 @@ const anyOrigin = 'https://site.invalid';
  */
 export function locate(site: Site, url: string | AddressParts): Position {
   const address = typeof url === 'string' ? addressWithin(site, url) : url;
-  const found = address && findPathname(site, address.pathname);
+  const found = address && site.find(address.pathname);
   if (!found) return unknownPosition(site);
   const { match, language } = found;
   if (!match) return unknownPosition(site, language);

@@ -1,4 +1,4 @@
-import type { Token } from './pathname.ts';
+import type { Token } from './path.ts';
 
 /**
  * The values of the params and wildcards, or null where the text does not fit as a whole. A param takes as little as it

@@ -1,7 +1,7 @@
 import type { Entry } from './entry.ts';
 import { matchTokens } from './match-tokens.ts';
 import { encodedSlash } from './encoding.ts';
-import type { Path, Token } from './pathname.ts';
+import type { Path, Token } from './path.ts';
 import { TokenIndex } from './token-index.ts';
 
 /**
@@ -13,12 +13,12 @@ interface Node {
   literals: Map<string, Node> | undefined;
   mixed: TokenIndex<Node> | undefined;
   param: Node | undefined;
-  tails: TokenIndex<Place> | undefined;
+  tails: TokenIndex<MatchedAddress> | undefined;
   /** The address that goes on with one segment at least. */
-  filled: Place | undefined;
+  filled: MatchedAddress | undefined;
   /** The address that goes on with anything, or with nothing. */
-  open: Place | undefined;
-  end: Place | undefined;
+  open: MatchedAddress | undefined;
+  end: MatchedAddress | undefined;
 }
 
 export interface Match {
@@ -30,34 +30,37 @@ export interface Match {
   readonly moved: boolean;
 }
 
-/** One address of an entry. */
-export interface Place {
+/** An address to find. */
+export interface MatchedAddress {
   readonly entry: Entry;
   readonly path: Path;
   /** The names of the path's params and wildcards, in its order. */
   readonly names: readonly string[];
   /** True for an old address, which leads on to the entry's own. */
   readonly moved: boolean;
+}
+
+/** One address of an entry, as the site file says it. */
+export interface EntryAddress extends MatchedAddress {
   /** Where the entry says so: a JSON Pointer below its own. */
   readonly field: string;
 }
 
-export interface Matcher {
+/** Finds the entry of an address. */
+export interface AddressIndex<Address extends MatchedAddress = MatchedAddress> {
+  /** Adds an address, unless one that takes in the same is there already: then that one is returned. */
+  add(address: Address): Address | null;
   /** @param segments percent-decoded, without empty ones */
   match(segments: readonly string[]): Match | null;
 }
 
-export interface AddressIndex extends Matcher {
-  /** Adds an address, unless one that takes in the same is there already: then that one is answered. */
-  add(place: Place): Place | null;
-}
-
 /** @param caseSensitive whether text must be in the same case */
-export function createAddressIndex(caseSensitive: boolean): AddressIndex {
+export function createAddressIndex<Address extends MatchedAddress>(caseSensitive: boolean): AddressIndex<Address> {
   const fold = folding(caseSensitive);
   const root = createNode();
   return {
-    add: (place) => addPlace(root, place, fold),
+    // Whatever is found in the index was added to it.
+    add: (address) => addAddress(root, address, fold) as Address | null,
     match: (segments) => search(root, segments, fold),
   };
 }
@@ -80,11 +83,11 @@ function createNode(): Node {
   };
 }
 
-function addPlace(root: Node, place: Place, fold: (text: string) => string): Place | null {
+function addAddress(root: Node, address: MatchedAddress, fold: (text: string) => string): MatchedAddress | null {
   const foldTokens = (tokens: readonly Token[]) =>
     tokens.map((token) => (token.kind === 'text' ? { ...token, text: fold(token.text) } : token));
   let node = root;
-  for (const segment of place.path) {
+  for (const segment of address.path) {
     if (segment.kind === 'literal') {
       const literals = (node.literals ??= new Map<string, Node>());
       const text = fold(segment.text);
@@ -97,33 +100,33 @@ function addPlace(root: Node, place: Place, fold: (text: string) => string): Pla
       node = (node.mixed ??= new TokenIndex()).at(foldTokens(segment.tokens), createNode).value;
     } else if (segment.kind === 'tail') {
       // This one and wildcards take in all that is left, so nothing comes after them.
-      const { value, isNew } = (node.tails ??= new TokenIndex()).at(foldTokens(segment.tokens), () => place);
+      const { value, isNew } = (node.tails ??= new TokenIndex()).at(foldTokens(segment.tokens), () => address);
       return isNew ? null : value;
     } else {
-      return takePlace(node, segment.filled ? 'filled' : 'open', place);
+      return takeAddress(node, segment.filled ? 'filled' : 'open', address);
     }
   }
-  return takePlace(node, 'end', place);
+  return takeAddress(node, 'end', address);
 }
 
-function takePlace(node: Node, kind: 'filled' | 'open' | 'end', place: Place): Place | null {
+function takeAddress(node: Node, kind: 'filled' | 'open' | 'end', address: MatchedAddress): MatchedAddress | null {
   const known = node[kind];
   if (known) return known;
-  node[kind] = place;
+  node[kind] = address;
   return null;
 }
 
 function search(root: Node, segments: readonly string[], fold: (text: string) => string): Match | null {
   const values: string[] = [];
-  let deepest: { end: Place; values: string[]; depth: number } | null = null;
+  let deepest: { end: MatchedAddress; values: string[]; depth: number } | null = null;
 
-  const walk = (node: Node, index: number): Place | null => {
+  const walk = (node: Node, index: number): MatchedAddress | null => {
     if (index === segments.length) return node.end ?? endOfNothing(node);
     if (node.end && index > (deepest?.depth ?? 0)) deepest = { end: node.end, values: [...values], depth: index };
     return walkSegments(node, index) ?? takeRest(node, index);
   };
 
-  const walkSegments = (node: Node, index: number): Place | null => {
+  const walkSegments = (node: Node, index: number): MatchedAddress | null => {
     const segment = segments[index] ?? '';
     const literal = node.literals?.get(fold(segment));
     let end = literal ? walk(literal, index + 1) : null;
@@ -145,7 +148,7 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     return null;
   };
 
-  const takeRest = (node: Node, index: number): Place | null => {
+  const takeRest = (node: Node, index: number): MatchedAddress | null => {
     const wildcard = node.filled ?? node.open;
     if (!node.tails && !wildcard) return null;
     const rest = segments.slice(index).map(shield).join('/');
@@ -162,7 +165,7 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   };
 
   /** `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too. */
-  const endOfNothing = (node: Node): Place | null => {
+  const endOfNothing = (node: Node): MatchedAddress | null => {
     for (const { tokens, value: end } of node.tails?.candidates('') ?? []) {
       const taken = matchTokens(tokens, '');
       if (!taken) continue;
@@ -176,7 +179,7 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
 
   const end = walk(root, 0);
   if (end) return toMatch(end, values, true);
-  const inside = deepest as { end: Place; values: string[] } | null;
+  const inside = deepest as { end: MatchedAddress; values: string[] } | null;
   return inside && toMatch(inside.end, inside.values, false);
 }
 
@@ -196,6 +199,6 @@ function matchWithSlash(tokens: readonly Token[], rest: string, source: string):
   return endsOpen ? matchTokens(tokens, `${rest}/`, `${source}/`) : null;
 }
 
-function toMatch({ entry, names, moved }: Place, values: readonly string[], exact: boolean): Match {
+function toMatch({ entry, names, moved }: MatchedAddress, values: readonly string[], exact: boolean): Match {
   return { entry, params: Object.fromEntries(names.map((name, index) => [name, values[index] ?? ''])), exact, moved };
 }

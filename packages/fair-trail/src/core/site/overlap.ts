@@ -1,10 +1,10 @@
-import { folding, type Place } from './match.ts';
-import { tokenKey, type Segment } from './pathname.ts';
+import { folding, type EntryAddress } from './match.ts';
+import { tokenKey, type Segment } from './path.ts';
 
 /** Two addresses that some address fits both of, with neither of them more specific in every segment. */
 export interface Overlap {
-  readonly one: Place;
-  readonly other: Place;
+  readonly one: EntryAddress;
+  readonly other: EntryAddress;
 }
 
 /** What is compared before nothing more is found: enough for any site, and little enough to wait for. */
@@ -14,7 +14,7 @@ const mostComparisons = 2_000_000;
  * The first overlap of each place with one before it. Only paths of one length with params are compared: text is never
  * in doubt, and wildcards are meant to take what is left.
  */
-export function overlappingPlaces(places: readonly Place[], caseSensitive: boolean): readonly Overlap[] {
+export function overlappingAddresses(places: readonly EntryAddress[], caseSensitive: boolean): readonly Overlap[] {
   const finders = new Map<number, OverlapFinder>();
   const found: Overlap[] = [];
   for (const other of places) {
@@ -34,7 +34,7 @@ interface OverlapNode {
   readonly literals: Map<string, OverlapNode>;
   /** Params, and text beside params, by their shape. */
   readonly others: Map<string, { readonly segment: Segment; readonly node: OverlapNode }>;
-  readonly ends: Place[];
+  readonly ends: EntryAddress[];
 }
 
 function createNode(): OverlapNode {
@@ -52,7 +52,7 @@ class OverlapFinder {
   }
 
   /** Adds a place. The one before it that it overlaps with, if there is any. */
-  add(place: Place): Place | null {
+  add(place: EntryAddress): EntryAddress | null {
     const found = this.#find(this.#root, place, 0, false, false);
     let node = this.#root;
     for (const segment of place.path) node = this.#childOf(node, segment);
@@ -74,7 +74,7 @@ class OverlapFinder {
   }
 
   /** @param wins whether the place is the more specific one in a segment before, and `loses` whether another is */
-  #find(node: OverlapNode, place: Place, index: number, wins: boolean, loses: boolean): Place | null {
+  #find(node: OverlapNode, place: EntryAddress, index: number, wins: boolean, loses: boolean): EntryAddress | null {
     const segment = place.path[index];
     if (!segment) return wins && loses ? (node.ends.find(({ entry }) => entry !== place.entry) ?? null) : null;
     const below = (child: OverlapNode, beside: number) => {

@@ -1,6 +1,7 @@
 import { hrefKind } from './address.ts';
 import { readText, type Place } from './fields.ts';
-import { namesOf, parsePathname, PathSyntaxError, type Path } from './pathname.ts';
+import { namesOf, type Path } from './path.ts';
+import { parsePathname, PathSyntaxError } from './pathname.ts';
 import { problem } from './problems.ts';
 import { none } from './read-details.ts';
 

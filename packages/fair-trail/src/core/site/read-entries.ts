@@ -12,8 +12,9 @@ import {
   type Place,
 } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
-import { createAddressIndex, folding, type AddressIndex, type Place as Address } from './match.ts';
-import type { Path } from './pathname.ts';
+import { createAddressIndex, folding, type AddressIndex, type EntryAddress } from './match.ts';
+import { writeTemplate } from './path-template.ts';
+import type { Path } from './path.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type ProblemCode } from './problems.ts';
 import { namesIn, namesOfPath, readHref, readPaths, sameNames } from './read-address.ts';
@@ -34,9 +35,9 @@ const mostLevels = 32;
 export interface EntryIndex {
   readonly byId: ReadonlyMap<string, Entry>;
   /** For each language every address, alias and old address, in the order of the file. */
-  readonly addresses: Readonly<Record<string, readonly Address[]>>;
+  readonly addresses: Readonly<Record<string, readonly EntryAddress[]>>;
   /** Finds them, for each language. */
-  readonly matchers: Readonly<Record<string, AddressIndex>>;
+  readonly matchers: Readonly<Record<string, AddressIndex<EntryAddress>>>;
 }
 
 export function readEntries(
@@ -51,8 +52,8 @@ export function readEntries(
 
 class EntryReader implements EntryIndex {
   readonly byId = new Map<string, Entry>();
-  readonly addresses: Readonly<Record<string, Address[]>>;
-  readonly matchers: Readonly<Record<string, AddressIndex>>;
+  readonly addresses: Readonly<Record<string, EntryAddress[]>>;
+  readonly matchers: Readonly<Record<string, AddressIndex<EntryAddress>>>;
   readonly #languages: Languages;
   readonly #context: EntryContext;
   /** The pairs of places whose conflict is reported already. */
@@ -109,7 +110,7 @@ class EntryReader implements EntryIndex {
       href,
       hrefs,
       outside,
-      paths,
+      templates: templatesOf(paths, this.#languages.own),
       isRoot: href !== null && Object.values(paths).some((ways) => ways.some((path) => path.length === 0)),
       paramNames: details.query.length === 0 ? pathNames : [...pathNames, ...details.query],
       query: details.query,
@@ -176,7 +177,7 @@ class EntryReader implements EntryIndex {
   }
 
   /** An alias or an old address: a path in every language. */
-  #readOther(value: unknown, known: Pick<Address, 'entry' | 'moved' | 'field'>, place: Place): string | null {
+  #readOther(value: unknown, known: Pick<EntryAddress, 'entry' | 'moved' | 'field'>, place: Place): string | null {
     const { entry, moved } = known;
     const written = readHref(value, place);
     if (written === null) return null;
@@ -187,7 +188,7 @@ class EntryReader implements EntryIndex {
     const paths = readPaths(written, place);
     const names = namesIn(paths);
     const needed = entry.paramNames.filter((name) => !entry.query.includes(name));
-    if (paths.length > 0 && Object.values(entry.paths).some((ways) => ways.length > 0)) {
+    if (paths.length > 0 && Object.values(entry.templates).some((ways) => ways.length > 0)) {
       // An old address may have had more params than the place has now; what it lacks could not be filled in.
       if (moved ? needed.some((name) => !names.includes(name)) : !sameNames(names, needed)) {
         place.problems.push(problem('params-differ', place.pointer, { value: written, other: entry.href ?? '' }));
@@ -208,7 +209,7 @@ class EntryReader implements EntryIndex {
     else this.byId.set(id, entry);
   }
 
-  #addAddress(language: string, address: Address, written: string, { problems }: Place): void {
+  #addAddress(language: string, address: EntryAddress, written: string, { problems }: Place): void {
     const { own } = this.#languages;
     const known = this.matchers[language]?.add(address);
     if (known) {
@@ -228,6 +229,14 @@ class EntryReader implements EntryIndex {
   }
 }
 
+/** The paths as an entry keeps them: those of a language that has none of its own are the site's own. */
+function templatesOf(paths: Readonly<Record<string, readonly Path[]>>, own: string): Entry['templates'] {
+  const rows = Object.entries(paths).filter(([language, list]) => language === own || list !== paths[own]);
+  return rows.length === 0
+    ? nothingByLanguage
+    : Object.fromEntries(rows.map(([language, list]) => [language, list.map(writeTemplate)]));
+}
+
 /** A link is to a page of the site or to a place elsewhere, in every language. */
 function checkKinds(hrefs: Texts, own: string, place: Place): void {
   for (const [language, href] of Object.entries(hrefs)) {
@@ -236,14 +245,14 @@ function checkKinds(hrefs: Texts, own: string, place: Place): void {
   }
 }
 
-function pointerOf({ entry, field }: Address): string {
+function pointerOf({ entry, field }: EntryAddress): string {
   return `${entryPointer(entry)}${field}`;
 }
 
 function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own: string, place: Place): void {
   const report = (code: ProblemCode, field: string, details: Parameters<typeof problem>[2]) =>
     place.problems.push(problem(code, below(place, field).pointer, details));
-  const hasPath = (entry.paths[own]?.length ?? 0) > 0;
+  const hasPath = (entry.templates[own]?.length ?? 0) > 0;
   // After a problem with the href itself, whatever depends on it would only repeat that problem.
   if (!hasPath && !entry.outside && Object.hasOwn(object, 'href') && object['href'] !== undefined) return;
   for (const field of ['aliases', 'movedFrom', 'query', 'records', 'planned'] as const) {

@@ -13,11 +13,9 @@ import {
   type Place,
 } from './fields.ts';
 import { isDots } from './encoding.ts';
-import { canWrite } from './hrefs.ts';
 import { nearest } from './nearest.ts';
-import type { Path } from './pathname.ts';
+import { fillTemplate, namesInTemplate } from './path-template.ts';
 import { problem } from './problems.ts';
-import { namesIn } from './read-address.ts';
 import { readAudience } from './read-details.ts';
 import type { MenuNode } from './site.ts';
 
@@ -148,8 +146,9 @@ class MenuReader {
       place.problems.push(problem('menu-param-name', place.pointer, details));
     }
     const needed = entry.paramNames.some((name) => !entry.query.includes(name) && !given.includes(name));
-    const ways = entry.paths[this.#languages.own] ?? [];
-    if (needed && entry.records === null && !ways.some(isPlain)) {
+    const ways = entry.templates[this.#languages.own] ?? [];
+    // A wildcard at the end may stand for nothing.
+    if (needed && entry.records === null && !ways.some((template) => fillTemplate(template, {}))) {
       place.problems.push(problem('menu-params', place.pointer, { value: id, other: quoted }));
     }
     return { kind: 'entry', entry, depth, params };
@@ -157,10 +156,10 @@ class MenuReader {
 
   /** What no path can hold. Whether the address is the entry's own is known only when all addresses are. */
   #checkParams({ entry, params }: Extract<MenuNode, { kind: 'entry' }>, place: Place): void {
-    const ways = entry.paths[this.#languages.own] ?? [];
-    const isGiven = (path: Path) => namesIn([path]).every((name) => Object.hasOwn(params, name));
+    const ways = entry.templates[this.#languages.own] ?? [];
+    const isGiven = (template: string) => namesInTemplate(template).every((name) => Object.hasOwn(params, name));
     const given = ways.filter(isGiven);
-    if (given.length === 0 || given.some((path) => canWrite(path, params))) return;
+    if (given.length === 0 || given.some((template) => fillTemplate(template, params))) return;
     const [name] = Object.entries(params).find(([, value]) => isDots(value)) ?? [];
     const at = name === undefined ? place : below(place, name);
     place.problems.push(problem('menu-param-value', at.pointer, { value: entry.id }));
@@ -206,9 +205,4 @@ function readParams(value: unknown, place: Place): Readonly<Record<string, strin
     (name) => [name, readText(object[name], 'param', below(place, name))] as const,
   );
   return Object.fromEntries(params.filter((pair): pair is readonly [string, string] => pair[1] !== null));
-}
-
-/** A path that can be linked to without params: a wildcard at its end may stand for nothing. */
-function isPlain(path: Path): boolean {
-  return path.every((segment) => segment.kind === 'literal' || (segment.kind === 'wildcard' && !segment.filled));
 }

@@ -1,13 +1,13 @@
 import { parseUrl } from './address.ts';
 import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
 import { locate } from './locate.ts';
-import type { Place } from './match.ts';
-import { overlappingPlaces } from './overlap.ts';
+import type { EntryAddress } from './match.ts';
+import { overlappingAddresses } from './overlap.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type Problem } from './problems.ts';
 import { reviewLabels, reviewMenu } from './review-menu.ts';
 import { readableSample, sampleAddresses } from './sample-addresses.ts';
-import { everyEntry, everyMenuNode, type Site } from './site.ts';
+import { everyEntry, everyMenuNode, type DefinedSite, type Site } from './site.ts';
 
 export interface ReviewOptions {
   /** Whether the site is about to be published, so that planned entries are problems. Default: false. */
@@ -15,7 +15,7 @@ export interface ReviewOptions {
 }
 
 /** What is valid and still likely to hurt someone. All of it is advisory; the site's own problems are not among it. */
-export function reviewSite(site: Site, options: ReviewOptions = {}): readonly Problem[] {
+export function reviewSite(site: DefinedSite, options: ReviewOptions = {}): readonly Problem[] {
   const entries = [...everyEntry(site.entries)];
   return [
     ...entries.flatMap((entry) => reviewEntry(site, entry, options)),
@@ -72,7 +72,7 @@ function hostOf(origin: string): string {
 }
 
 /** The addresses with params that lead to other entries, whatever the params are. */
-function shadowed(site: Site): Problem[] {
+function shadowed(site: DefinedSite): Problem[] {
   const reported = new Set<string>();
   const places = site.languages.flatMap((language) =>
     placesOf(site, language).map((place) => ({ ...place, language })),
@@ -89,14 +89,14 @@ function shadowed(site: Site): Problem[] {
   });
 }
 
-function placesOf({ addresses }: Site, language: string): readonly Place[] {
+function placesOf({ addresses }: DefinedSite, language: string): readonly EntryAddress[] {
   return addresses[language] ?? [];
 }
 
-function overlaps(site: Site): Problem[] {
+function overlaps(site: DefinedSite): Problem[] {
   const reported = new Set<string>();
   return site.languages.flatMap((language) => {
-    return overlappingPlaces(placesOf(site, language), site.caseSensitive).flatMap(({ one, other }) => {
+    return overlappingAddresses(placesOf(site, language), site.caseSensitive).flatMap(({ one, other }) => {
       const [here, there] = [entryPointer(other.entry) + other.field, entryPointer(one.entry) + one.field];
       if (reported.has(here)) return [];
       reported.add(here);

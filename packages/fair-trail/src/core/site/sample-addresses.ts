@@ -1,6 +1,7 @@
-import { addressOfPath } from './hrefs.ts';
+import { addressOfTemplate } from './hrefs.ts';
+import { writeTemplate } from './path-template.ts';
 import { decodeSegment } from './encoding.ts';
-import { namesOf, type Path, type Segment } from './pathname.ts';
+import { namesOf, type Path, type Segment } from './path.ts';
 import type { Site } from './site.ts';
 
 /** Nobody writes it, so only a param or a wildcard takes it. */
@@ -14,12 +15,13 @@ const anyValue = unwritten.repeat(8);
  * for none.
  */
 export function sampleAddresses(site: Site, path: Path, language: string): readonly string[] {
+  const template = writeTemplate(path);
   const names = path.flatMap(namesOf);
   const wildcards = new Set(path.flatMap(wildcardsOf));
   const values = wildcards.size === 0 ? [anyValue] : [anyValue, `${anyValue}/${anyValue}/${anyValue}`, ''];
   const samples = values.flatMap((value) => {
     const params = Object.fromEntries(names.map((name) => [name, wildcards.has(name) ? value : anyValue]));
-    return addressOfPath(site, path, params, language) ?? [];
+    return addressOfTemplate(site, template, params, language) ?? [];
   });
   return [...new Set(samples)];
 }

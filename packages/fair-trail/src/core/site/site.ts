@@ -1,6 +1,7 @@
 import type { SiteDefinition, SiteShape } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
-import type { Matcher, Place } from './match.ts';
+import type { PathnameMatch } from './find.ts';
+import type { EntryAddress } from './match.ts';
 import type { Problem } from './problems.ts';
 
 /** A menu item as the site file has it, with its entry found. */
@@ -26,10 +27,10 @@ export interface MenuActionNode {
   readonly audiences: readonly (readonly string[])[];
 }
 
-declare const known: unique symbol;
+export declare const known: unique symbol;
 
 /**
- * All pages and menus of one website, checked. Made by `defineSite`; never changes.
+ * All pages and menus of one website, checked. Made by `defineSite` or `loadSite`; never changes.
  *
  * @typeParam Definition what it was made of, so that the compiler knows its ids and params
  */
@@ -54,15 +55,23 @@ export interface Site<Definition extends SiteShape = SiteShape> {
   /** The entries of the first level; the rest are below them. */
   readonly entries: readonly Entry[];
   readonly menus: ReadonlyMap<string, readonly MenuNode[]>;
+  entry(id: string): Entry | undefined;
+  /** What a pathname leads to; null for one outside of the base path. `locate` does the same for whole addresses. */
+  find(pathname: string): PathnameMatch | null;
+}
+
+/**
+ * A site as `defineSite` makes it: with what it was made of, which a compiled site does not have.
+ *
+ * @typeParam Definition as `Site`'s
+ */
+export interface DefinedSite<Definition extends SiteShape = SiteShape> extends Site<Definition> {
   /** What is advised against, but does not stop the site from working. */
   readonly problems: readonly Problem[];
   /** What the site was made of. */
   readonly definition: SiteDefinition;
   /** Every address, alias and old address, for each language. */
-  readonly addresses: Readonly<Record<string, readonly Place[]>>;
-  /** Finds the entry of an address, for each language. */
-  readonly matchers: Readonly<Record<string, Matcher>>;
-  entry(id: string): Entry | undefined;
+  readonly addresses: Readonly<Record<string, readonly EntryAddress[]>>;
 }
 
 /** Every node of a list of menu items, each before what is below it. */

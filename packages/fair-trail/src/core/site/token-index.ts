@@ -1,4 +1,4 @@
-import { tokenKey, type Token } from './pathname.ts';
+import { tokenKey, type Token } from './path.ts';
 
 /** Tokens, and what they lead to. */
 export interface TokenEntry<Value> {

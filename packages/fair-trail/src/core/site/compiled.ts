@@ -1,0 +1,80 @@
+import type { Localized, Opens, SiteShape } from './definition.ts';
+import type { PathTemplate } from './path-template.ts';
+import type { known } from './site.ts';
+
+/**
+ * A site that was checked when it was built, as a value of JSON: small to load, and without anything to check. Made by
+ * `compileSite` or the command `fair-trail compile`, and loaded by `loadSite`. What it holds is between those two: it has
+ * a version, and a value of another version is refused.
+ *
+ * @typeParam Definition what it was made of, so that the compiler knows its ids and params
+ */
+export interface CompiledSite<Definition extends SiteShape = SiteShape> {
+  /** Never there: it holds what the compiler knows of the definition. */
+  readonly [known]?: Definition;
+  readonly compiled: number;
+  readonly name: Localized;
+  readonly title: Localized;
+  readonly language: string;
+  /** The other languages. */
+  readonly languages?: readonly string[];
+  readonly origin?: string;
+  readonly audiences?: readonly string[];
+  readonly base?: string;
+  readonly ignoresCase?: boolean;
+  /** The id of the entry that breadcrumbs begin with. */
+  readonly home?: string;
+  readonly entries: readonly CompiledEntry[];
+  readonly menus?: Readonly<Record<string, readonly CompiledMenuItem[]>>;
+}
+
+/** The version of the format that this version of the library writes and reads. */
+export const compiledVersion = 1;
+
+/** What is not there is as the site file's default. */
+export interface CompiledEntry {
+  readonly id: string;
+  readonly label: Localized;
+  readonly href?: Localized;
+  /** True for an address of another site. */
+  readonly outside?: boolean;
+  /**
+   * The ways to write the address; by language, where a language has its own. Not there where the address is the `href`
+   * as it stands.
+   */
+  readonly templates?: readonly PathTemplate[] | Readonly<Record<string, readonly PathTemplate[]>>;
+  readonly aliases?: readonly PathTemplate[];
+  readonly movedFrom?: readonly PathTemplate[];
+  readonly query?: readonly string[];
+  readonly audience?: readonly string[];
+  readonly planned?: boolean;
+  readonly opens?: Opens;
+  readonly summary?: Localized;
+  readonly badge?: Localized;
+  readonly icon?: string;
+  readonly currentIcon?: string;
+  readonly priority?: number;
+  readonly flex?: string;
+  readonly breadcrumb?: boolean;
+  readonly listed?: boolean;
+  readonly records?: string;
+  readonly entries?: readonly CompiledEntry[];
+}
+
+/** As the site file writes a menu's items. */
+export type CompiledMenuItem =
+  | string
+  | {
+      readonly entry: string;
+      readonly depth?: number;
+      readonly params?: Readonly<Record<string, string>>;
+    }
+  | { readonly label: Localized; readonly entries: readonly CompiledMenuItem[] }
+  | { readonly either: readonly CompiledMenuItem[] }
+  | {
+      readonly action: string;
+      readonly label: Localized;
+      readonly icon?: string;
+      readonly audience?: readonly string[];
+    }
+  | { readonly divider: true };

@@ -1,0 +1,141 @@
+import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
+import type { Localized, SiteShape } from './definition.ts';
+import { nothingByLanguage, type Entry, type Texts } from './entry.ts';
+import { findPathname } from './find.ts';
+import { createAddressIndex, type AddressIndex } from './match.ts';
+import { namesInTemplate, readTemplate, type PathTemplate } from './path-template.ts';
+import type { MenuNode, Site } from './site.ts';
+
+/**
+ * Loads a site that was checked and compiled when it was built. Everything works on it as on the site that `defineSite`
+ * makes of the same definition.
+ *
+ * @param compiled what `compileSite` or the command `fair-trail compile` wrote; it may have been JSON in between
+ * @throws TypeError for a value that another version of the library compiled
+ */
+export function loadSite<Definition extends SiteShape>(compiled: CompiledSite<Definition>): Site<Definition> {
+  if (compiled.compiled !== compiledVersion) throw new TypeError(refusal(compiled.compiled));
+  return load(compiled) as Site<Definition>;
+}
+
+function refusal(version: unknown): string {
+  return (
+    `This is not a site compiled for this version of Fair Trail: it has the format ${String(version)}, and ` +
+    `${compiledVersion} is needed. Compile the site file again: fair-trail compile <site file> --out <module>.`
+  );
+}
+
+const none: readonly never[] = [];
+
+function load(compiled: CompiledSite): Site {
+  const { language: own, languages = none, base = '', home, menus = {} } = compiled;
+  const byId = new Map<string, Entry>();
+  const templates: (readonly [Entry, CompiledEntry])[] = [];
+  const textsOf = (text: Localized): Texts => (typeof text === 'string' ? { [own]: text } : text);
+  const optionalTexts = (text: Localized | undefined) => (text === undefined ? null : textsOf(text));
+
+  const loadEntry = (one: CompiledEntry, parent: Entry | null, index: number): Entry => {
+    const labels = textsOf(one.label);
+    const hrefs = optionalTexts(one.href);
+    const written = templatesOf(one, own);
+    const { query = none } = one;
+    const audiences = parent?.audiences ?? none;
+    const entries: Entry[] = [];
+    const entry: Entry = {
+      ...usual,
+      ...one,
+      label: labels[own] ?? '',
+      labels,
+      href: hrefs?.[own] ?? null,
+      hrefs,
+      templates: written,
+      isRoot: Object.values(written).some((list) => list.includes('/')),
+      paramNames: [...new Set([...(written[own] ?? none).flatMap(namesInTemplate), ...query])],
+      audiences: one.audience ? [...audiences, one.audience] : audiences,
+      summaries: optionalTexts(one.summary),
+      badges: optionalTexts(one.badge),
+      parent,
+      entries,
+      index,
+    };
+    byId.set(entry.id, entry);
+    templates.push([entry, one]);
+    // The entries below refer to the one above them, so that one must be there first.
+    one.entries?.forEach((child, place) => entries.push(loadEntry(child, entry, place)));
+    return entry;
+  };
+
+  const loadItems = (items: readonly CompiledMenuItem[]): readonly MenuNode[] =>
+    items.map((item): MenuNode => {
+      if (typeof item === 'string') return { kind: 'entry', entry: byId.get(item) as Entry, depth: 1, params: {} };
+      if ('entry' in item)
+        return { kind: 'entry', depth: 1, params: {}, ...item, entry: byId.get(item.entry) as Entry };
+      if ('divider' in item) return { kind: 'divider' };
+      if ('either' in item) return { kind: 'choice', nodes: loadItems(item.either) };
+      const labels = textsOf(item.label);
+      if ('entries' in item) return { kind: 'group', labels, nodes: loadItems(item.entries) };
+      const { action, icon = null, audience } = item;
+      return { kind: 'action', action, labels, icon, audiences: audience ? [audience] : none };
+    });
+
+  const indexes = new Map<string, AddressIndex>();
+  /** The addresses of a language; nobody pays for them before the first is looked up. */
+  const indexOf = (language: string): AddressIndex => {
+    const known = indexes.get(language);
+    if (known) return known;
+    const index = createAddressIndex(site.caseSensitive);
+    indexes.set(language, index);
+    const add = (entry: Entry, list: readonly PathTemplate[] = none, moved = false) => {
+      for (const template of list) {
+        index.add({ entry, path: readTemplate(template), names: namesInTemplate(template), moved });
+      }
+    };
+    for (const [entry, { aliases, movedFrom }] of templates) {
+      add(entry, entry.templates[language] ?? entry.templates[own]);
+      add(entry, aliases);
+      add(entry, movedFrom, true);
+    }
+    return index;
+  };
+
+  const names = textsOf(compiled.name);
+  const entries = compiled.entries.map((one, index) => loadEntry(one, null, index));
+  const site: Site = {
+    name: names[own] ?? '',
+    names,
+    origin: compiled.origin ?? null,
+    language: own,
+    languages: [own, ...languages],
+    titles: textsOf(compiled.title),
+    audiences: compiled.audiences ?? null,
+    base,
+    caseSensitive: !compiled.ignoresCase,
+    home: byId.get(home ?? '') ?? null,
+    entries,
+    menus: new Map(Object.entries(menus).map(([menu, items]) => [menu, loadItems(items)])),
+    entry: (id) => byId.get(id),
+    find: (pathname) => findPathname(site, indexOf, pathname),
+  };
+  return site;
+}
+
+/** What an entry is that says nothing else. */
+const usual = {
+  outside: false,
+  query: none,
+  planned: false,
+  opens: 'same-tab',
+  icon: null,
+  currentIcon: null,
+  priority: 0,
+  flex: null,
+  breadcrumb: true,
+  listed: true,
+  records: null,
+} satisfies Partial<Entry>;
+
+/** The templates of an entry, by language. A path that is its own template is not written twice. */
+function templatesOf({ href, outside, templates = [href as string] }: CompiledEntry, own: string): Entry['templates'] {
+  if (href === undefined || outside) return nothingByLanguage;
+  return Array.isArray(templates) ? { [own]: templates as readonly string[] } : (templates as Entry['templates']);
+}
