@@ -21,14 +21,19 @@ try {
         root: folder,
         configFile: false,
         logLevel: 'error',
-        // As in an app: a library's own build would leave that to the app.
-        define: { 'process.env.NODE_ENV': '"production"' },
         build: {
           write: false,
           minify: true,
           target: 'es2022',
-          lib: { entry, formats: ['es'], fileName: 'entry', cssFileName: 'style' },
-          rolldownOptions: { external: [/^react(-dom)?($|\/)/u] },
+          // An app, and no library: the build of a library keeps line breaks and indentation.
+          modulePreload: false,
+          rolldownOptions: {
+            input: entry,
+            // Whatever the entry exports is used by somebody.
+            preserveEntrySignatures: 'strict',
+            output: { entryFileNames: 'entry.js', assetFileNames: '[name].[ext]' },
+            external: [/^react(-dom)?($|\/)/u],
+          },
         },
       }),
     ].flat()[0];

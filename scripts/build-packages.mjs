@@ -1,5 +1,5 @@
 /** Builds the library and the command: types and modules by the compiler, then the stylesheets. */
-import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'vite';
@@ -15,6 +15,23 @@ if (process.argv.includes('--clean')) {
 runTool('typescript/bin/tsc', ['--build']);
 
 const library = path.join(root, 'packages/fair-trail');
+
+// The production build: the same modules, but those with a twin `*.production.js` are that twin. See the conditions
+// `development` and `production` in the package's exports.
+const production = path.join(library, 'dist/production');
+rmSync(production, { recursive: true, force: true });
+for (const layer of ['core', 'dom', 'react', 'sheet']) {
+  const folder = path.join(library, 'dist', layer);
+  for (const file of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+    if (!file.endsWith('.js') || file.endsWith('.production.js')) continue;
+    const twin = path.join(folder, file.replace(/\.js$/u, '.production.js'));
+    const text = readFileSync(existsSync(twin) ? twin : path.join(folder, file), 'utf8');
+    const place = path.join(production, layer, file);
+    mkdirSync(path.dirname(place), { recursive: true });
+    // The maps are beside the other build.
+    writeFileSync(place, text.replace(/\n\/\/# sourceMappingURL=\S+\s*$/u, '\n'));
+  }
+}
 
 /** "use client" is for React's server components; a script that runs in the browser as it is needs no such word. */
 const onLog = (level, log, handle) => {

@@ -66,7 +66,7 @@ function toFinding(change: SiteChange, before: CheckedSiteFile, after: CheckedSi
 
 function note(code: Finding['code'], message: string, pointer: string, of: CheckedSiteFile): Finding {
   // Only the place is asked for, so it does not matter what the problem is.
-  const asked: Problem = { code: 'unknown-entry', severity: 'advisory', pointer, message: '', remedy: '' };
+  const asked: Problem = { code: 'unknown-entry', severity: 'advisory', pointer, message: '', remedy: '', page: '' };
   const [place] = of.locate([asked]);
   return {
     code,

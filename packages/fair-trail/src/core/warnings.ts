@@ -1,75 +1,41 @@
-import { nearest } from './site/nearest.ts';
+import { pageOf, type Report } from './report.ts';
+import { nameHint, warningText } from './warning-texts.ts';
 
 /**
  * What can go wrong while an app runs. Each is reported once, where it happens, and the visitor stays where they are with
- * all that they had: nothing here is ever thrown. Documented in docs/warnings.md.
+ * all that they had: nothing here is ever thrown. `docs/warnings.md` explains each code.
  */
-const texts = {
-  'address-unreadable': ['cannot be read as an address', 'Give a path of the site, such as "/visit".'],
-  'address-elsewhere': [
-    'is not on this website',
-    'Lead there with a link; the router goes to addresses of its own only.',
-  ],
-  'address-unsafe': ['is no web address', 'Only "http" and "https" addresses of this website can be gone to.'],
-  'address-too-long': ['is longer than 65 536 characters', 'Keep large values in the state of the history entry.'],
-  'history-refused': [
-    'was refused by the browser’s history',
-    'A frame needs "allow-same-origin", and no browser takes hundreds of changes in a few seconds.',
-  ],
-  'may-leave-failed': ['could not be left, since "mayLeave" failed', 'Fix the function, or return true in its place.'],
-  'page-failed': ['could not be shown', 'See the error beside this; the visitor was offered to try again.'],
-  'menu-unknown': ['is not a menu of the site', 'Use the name of a menu, or add it to "menus" in the site file.'],
-  'entry-unknown': ['is not the id of an entry', 'Use the id of an entry, or add the entry to the site file.'],
-  'link-without-address': [
-    'cannot be linked to: its address needs params that are missing, or it has none',
-    'Give "params" a value for each param of the address, none of them empty, "." or "..".',
-  ],
-  'audience-unknown': [
-    'is not an audience of the site',
-    'Use the name of an audience, or add it to "audiences" in the site file.',
-  ],
-  'records-unknown': [
-    'is not a list of records of the site',
-    'Use the name that an entry of the site file has in "records".',
-  ],
-  'icon-unknown': [
-    'is an icon that nothing is drawn for',
-    'Return a drawing for it from the function "icon", or correct its name in the site file.',
-  ],
-  'action-without-handler': [
-    'is an action of a menu, and the Trail has no handler for actions',
-    'Give the Trail the property "onAction", which is called with the name of the action.',
-  ],
-  'layout-without-content': [
-    'is shown in a layout that has no main content',
-    'Put a Stage, or a "main" element, into the content of the Layout.',
-  ],
-} as const satisfies Readonly<Record<string, readonly [string, string]>>;
+export const warningCodes = [
+  'address-unreadable',
+  'address-elsewhere',
+  'address-unsafe',
+  'address-too-long',
+  'history-refused',
+  'may-leave-failed',
+  'page-failed',
+  'menu-unknown',
+  'entry-unknown',
+  'link-without-address',
+  'audience-unknown',
+  'records-unknown',
+  'icon-unknown',
+  'action-without-handler',
+  'layout-without-content',
+] as const;
 
-export type WarningCode = keyof typeof texts;
+export type WarningCode = (typeof warningCodes)[number];
 
-export const warningCodes = Object.keys(texts) as readonly WarningCode[];
-
-export interface Warning {
-  readonly code: WarningCode;
-  /** What happened, with the address or name that it happened to. */
-  readonly message: string;
-  readonly remedy: string;
+/** Something that went wrong while an app ran, and was no reason to stop. */
+export interface Warning extends Report<WarningCode, 'warning'> {
   /** What was thrown, where something was. */
   readonly cause?: unknown;
 }
 
-/** More of an address than this tells nobody anything. */
-const longestQuote = 120;
-
+/** @param subject the address or name that the warning is about */
 export function warning(code: WarningCode, subject: string, cause?: unknown): Warning {
-  const [what, remedy] = texts[code];
-  const quoted = subject.length > longestQuote ? `${subject.slice(0, longestQuote)}…` : subject;
-  return { code, message: `"${quoted}" ${what}.`, remedy, ...(cause !== undefined && { cause }) };
+  const text = warningText(code, subject);
+  return { code, severity: 'warning', ...text, page: pageOf('warnings', code), ...(cause !== undefined && { cause }) };
 }
-
-/** More names than these are no help to choose from. */
-const mostNames = 8;
 
 /**
  * A warning about a name that does not exist.
@@ -78,9 +44,6 @@ const mostNames = 8;
  * @param known the names that exist; the nearest is suggested, or all are listed where they are few
  */
 export function nameWarning(code: WarningCode, name: string, where: string, known: readonly string[]): Warning {
-  const { message, remedy } = warning(code, name);
-  const other = nearest(name, known);
-  const few = known.length > 0 && known.length <= mostNames ? `There are: ${known.join(', ')}. ` : '';
-  const hint = other === undefined ? few : `Did you mean "${other}"? `;
-  return { code, message: `${where}: ${message}`, remedy: hint + remedy };
+  const { message, remedy, ...rest } = warning(code, name);
+  return { ...rest, message: `${where}: ${message}`, remedy: nameHint(name, known) + remedy };
 }

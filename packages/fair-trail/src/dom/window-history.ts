@@ -1,3 +1,4 @@
+import { errorText } from '../core/error-texts.ts';
 import {
   createKey,
   type HistoryEntry,
@@ -60,7 +61,7 @@ export function windowHistory(window: Window): SessionHistory {
 /** The same with the Navigation API (HTML standard, section 7.2.6). @throws TypeError where there is none */
 export function navigationHistory(window: Window): SessionHistory {
   const navigation = navigationOf(window);
-  if (!navigation) throw new TypeError('This browser has no Navigation API: use "browserHistory" or "windowHistory".');
+  if (!navigation) throw new TypeError(errorText('navigation-missing'));
   return new BrowserHistory(window, paths, navigation);
 }
 

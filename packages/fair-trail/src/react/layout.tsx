@@ -2,7 +2,7 @@ import { forwardRef, useEffect, useMemo, type HTMLAttributes, type ReactNode } f
 import { type LayoutPart, layoutParts, layoutView } from '../core/view/layout-view.ts';
 import { warning } from '../core/warnings.ts';
 import { logWarning } from '../dom/log-warning.ts';
-import { isDevelopmentBuild } from './development-build.ts';
+import { isDevelopment } from '../core/development.ts';
 import { usePlaceSource, useSurroundings } from './trail-context.ts';
 import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
@@ -38,7 +38,7 @@ export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(p
   const place = usePlaceSource();
   const { warn } = useSurroundings();
   useEffect(() => {
-    if (!isDevelopmentBuild || !root.current) return;
+    if (!isDevelopment || !root.current) return;
     // A layout of a stage stands within the main content itself.
     if (root.current.closest(mainContent) ?? root.current.querySelector(mainContent)) return;
     (warn ?? logWarning)(warning('layout-without-content', place.read().url));

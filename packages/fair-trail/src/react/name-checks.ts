@@ -3,7 +3,6 @@ import type { MenuItem } from '../core/site/menu-item.ts';
 import { everyEntry, everyMenuNode, type Site } from '../core/site/site.ts';
 import { nameWarning, warning, type WarningCode } from '../core/warnings.ts';
 import { logWarning } from '../dom/log-warning.ts';
-import { isDevelopmentBuild } from './development-build.ts';
 import { useSurroundings } from './trail-context.ts';
 
 /** What a name in a property may stand for, and the warning for one that does not exist. */
@@ -51,7 +50,12 @@ function isNew(site: Site, key: string): boolean {
   return keys.size < keys.add(key).size;
 }
 
-function useReportedNames(component: string, used: () => readonly UsedName[]): void {
+/**
+ * In development, reports names in the properties of a component that the site does not have.
+ *
+ * @param used lists the names; a production build never calls it, and a page has thousands of links
+ */
+export function useNameChecks(component: string, used: () => readonly UsedName[]): void {
   const { site, warn = logWarning } = useSurroundings();
   useEffect(() => {
     for (const { kind, property, name } of used()) {
@@ -66,14 +70,8 @@ function useReportedNames(component: string, used: () => readonly UsedName[]): v
   });
 }
 
-/**
- * In development, reports names in the properties of a component that the site does not have.
- *
- * @param used lists the names; a production build never calls it, and a page has thousands of links
- */
-export const useNameChecks: typeof useReportedNames = isDevelopmentBuild ? useReportedNames : () => undefined;
-
-function useReportedIcons(
+/** In development, reports icons of a menu that the app draws nothing for. */
+export function useIconChecks(
   component: string,
   items: readonly MenuItem[],
   icon: ((name: string) => unknown) | undefined,
@@ -91,18 +89,13 @@ function useReportedIcons(
   }, [component, items, icon, site, warn]);
 }
 
-/** In development, reports icons of a menu that the app draws nothing for. */
-export const useIconChecks: typeof useReportedIcons = isDevelopmentBuild ? useReportedIcons : () => undefined;
-
-function useReportedAddress(id: string, isMissing: boolean): void {
+/** In development, reports a link whose address cannot be written. */
+export function useAddressCheck(id: string, isMissing: boolean): void {
   const { site, warn = logWarning } = useSurroundings();
   useEffect(() => {
     if (isMissing && isNew(site, `address ${id}`)) warn(warning('link-without-address', id));
   }, [id, isMissing, site, warn]);
 }
-
-/** In development, reports a link whose address cannot be written. */
-export const useAddressCheck: typeof useReportedAddress = isDevelopmentBuild ? useReportedAddress : () => undefined;
 
 function* iconsOf(items: readonly MenuItem[]): Generator<string, void, undefined> {
   for (const { icon, entry, items: below } of items) {

@@ -7,7 +7,7 @@ import { warning, type Warning } from '../core/warnings.ts';
 import { englishWording, type Wording } from '../core/wording.ts';
 import { logWarning } from '../dom/log-warning.ts';
 import type { NavigateOptions, Presenter, Router } from '../dom/router-interface.ts';
-import { isDevelopmentBuild } from './development-build.ts';
+import { isDevelopment } from '../core/development.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
 import { namesIn, useNameChecks } from './name-checks.ts';
 import { PlaceContext, PresenterContext, SurroundingsContext, type PlaceSource } from './trail-context.ts';
@@ -77,7 +77,7 @@ export function Provide(props: ProvideProps): ReactNode {
       <PlaceContext.Provider value={place}>
         <PresenterContext.Provider value={router}>
           <LinksContext.Provider value={links}>
-            {isDevelopmentBuild && <SharedNames audience={audience} records={records} badges={badges} />}
+            {isDevelopment && <SharedNames audience={audience} records={records} badges={badges} />}
             {children}
           </LinksContext.Provider>
         </PresenterContext.Provider>

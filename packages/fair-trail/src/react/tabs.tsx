@@ -1,3 +1,4 @@
+import { errorText } from '../core/error-texts.ts';
 import {
   createContext,
   forwardRef,
@@ -76,7 +77,7 @@ const TabsContext = createContext<TabsContextValue | null>(null);
 
 function useTabs(): TabsContextValue {
   const context = useContext(TabsContext);
-  if (!context) throw new Error('This component needs Tabs around it: <Tabs tabs={tabs} label="…">…</Tabs>.');
+  if (!context) throw new Error(errorText('tabs-missing'));
   return context;
 }
 

@@ -1,3 +1,4 @@
+import { errorText } from '../core/error-texts.ts';
 import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
 import type { Audience } from '../core/site/entry.ts';
 import type { Position } from '../core/site/locate.ts';
@@ -58,7 +59,7 @@ export function fixedPlace(place: Place): PlaceSource {
 }
 
 function within<Value>(context: Value | null): Value {
-  if (context === null) throw new Error('This component needs a Trail around it: <Trail site={site}>…</Trail>.');
+  if (context === null) throw new Error(errorText('trail-missing'));
   return context;
 }
 

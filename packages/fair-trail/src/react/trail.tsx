@@ -1,3 +1,4 @@
+import { errorText } from '../core/error-texts.ts';
 import { useCallback, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { SessionHistory } from '../core/router/history.ts';
 import { initialRouter, type RouterState } from '../core/router/router.ts';
@@ -38,7 +39,7 @@ export function Trail({ url, history, ...props }: TrailProps): ReactNode {
   const given = url ?? (isBrowser ? undefined : history?.current.url);
   if (given !== undefined) return <GivenTrail url={given} {...props} />;
   if (!isBrowser) {
-    throw new TypeError('Trail needs the property "url" where there is no window: give the address to render.');
+    throw new TypeError(errorText('url-missing'));
   }
   return <RoutedTrail {...(history && { history })} {...props} />;
 }

@@ -9,7 +9,7 @@ import { heldPanel } from '../dom/held-panel.ts';
 import { listenForHover } from '../dom/hover.ts';
 import { carryOutPanels, listenWhileOpen } from '../dom/panels.ts';
 import { placePanels } from '../dom/place-panels.ts';
-import { isDevelopmentBuild } from './development-build.ts';
+import { isDevelopment } from '../core/development.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
 
@@ -40,7 +40,7 @@ export function usePanels({ rootRef, keys, hoverOpens, held }: PanelSettings): P
   const known = keys.join('\n');
   useBrowserLayoutEffect(() => send({ type: 'left-over', ids: known.split('\n') }), [known, send]);
   useBrowserLayoutEffect(
-    () => send({ type: 'hold', id: held ?? (isDevelopmentBuild ? heldPanel(window) : null) }),
+    () => send({ type: 'hold', id: held ?? (isDevelopment ? heldPanel(window) : null) }),
     [held, send],
   );
 

@@ -1,3 +1,4 @@
+import { errorText } from '../error-texts.ts';
 import { absoluteAddress } from '../site/address.ts';
 import type { Breadcrumb } from '../site/breadcrumbs.ts';
 import type { Site } from '../site/site.ts';
@@ -10,7 +11,7 @@ import type { Site } from '../site/site.ts';
  */
 export function breadcrumbJsonLd(site: Site, steps: readonly Breadcrumb[]): string {
   const { origin } = site;
-  if (origin === null) throw new TypeError('Structured data needs absolute addresses: give the site an "origin".');
+  if (origin === null) throw new TypeError(errorText('origin-missing'));
   // A step without a link says nothing to a machine, and its place in the list is nobody's.
   const linked = steps.filter(({ href, current }) => href !== null || current);
   const list = {

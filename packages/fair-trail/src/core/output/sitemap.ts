@@ -1,3 +1,4 @@
+import { errorText } from '../error-texts.ts';
 import { absoluteAddress } from '../site/address.ts';
 import { mayAccess } from '../site/entry.ts';
 import { hrefOf } from '../site/hrefs.ts';
@@ -44,7 +45,7 @@ interface Page {
 export function sitemap(site: Site, options: SitemapOptions = {}): readonly SitemapFile[] {
   const { records = {}, name = 'sitemap.xml', onLeftOut = () => undefined } = options;
   const { origin } = site;
-  if (origin === null) throw new TypeError('A sitemap needs absolute addresses: give the site an "origin".');
+  if (origin === null) throw new TypeError(errorText('origin-missing'));
   const limits = { ...sitemapLimits, ...options.limits };
   const parts = split(urlElements(pagesOf(site, origin, records, onLeftOut), site), limits);
   const namespaces = site.languages.length > 1 ? ' xmlns:xhtml="http://www.w3.org/1999/xhtml"' : '';

@@ -1,10 +1,11 @@
 import type { SiteShape } from './definition.ts';
 import { textIn, type Entry } from './entry.ts';
 import type { KnownId, ParamsArgument } from './identifiers.ts';
-import { nearest } from './nearest.ts';
+import { reasonForNoHref } from './href-reason.ts';
 import { encodeSegment } from './encoding.ts';
 import { fillTemplate, namesInTemplate, paramValue, type Params, type PathTemplate } from './path-template.ts';
-import { everyEntry, type Site } from './site.ts';
+import type { Site } from './site.ts';
+import { errorText } from '../error-texts.ts';
 
 /** Thrown by `hrefTo` when an address cannot be written; says which entry and which param. */
 export class HrefError extends Error {
@@ -30,33 +31,9 @@ export function hrefTo<Definition extends SiteShape, const Id extends string>(
 /** As `hrefTo`, in one of the site's languages. */
 export function hrefIn(site: Site, id: string, language: string, params: Params = {}): string {
   const entry = site.entry(id);
-  if (!entry) throw new HrefError(`The site has no entry with the id "${id}".${suggestion(site, id)}`);
-  const href = hrefOf(site, entry, params, language);
+  const href = entry ? hrefOf(site, entry, params, language) : null;
   if (href !== null) return href;
-  if (entry.href === null) throw new HrefError(`The entry "${id}" is a group without an address.`);
-  throw new HrefError(
-    `The address "${entry.href}" of "${id}" cannot be written: ${reason(site, entry, params, language)}`,
-  );
-}
-
-function reason(site: Site, entry: Entry, params: Params, language: string): string {
-  for (const template of templatesOf(site, entry, language)) {
-    const address = addressOfTemplate(site, template, params, language);
-    if (address === null || !hasAll(entry, template, params)) continue;
-    const match = site.find(address)?.match;
-    if (match?.exact && match.entry !== entry) return `"${address}" is the address of "${match.entry.id}".`;
-    return `"${address}" does not lead back to these params.`;
-  }
-  const names = entry.paramNames.filter((name) => !entry.query.includes(name)).map((name) => `"${name}"`);
-  return `give ${names.join(', ')}, none of them empty, "." or "..".`;
-}
-
-function suggestion(site: Site, id: string): string {
-  const other = nearest(
-    id,
-    [...everyEntry(site.entries)].map((entry) => entry.id),
-  );
-  return other === undefined ? '' : ` Did you mean "${other}"?`;
+  throw new HrefError(errorText('address-not-written', () => reasonForNoHref(site, id, language, params)));
 }
 
 /** As `hrefIn`, but null where there is no address to write. Default language: the site's own. */
@@ -82,7 +59,7 @@ export function addressOfTemplate(site: Site, template: PathTemplate, params: Pa
   return filled && addressIn(site, language, filled.address);
 }
 
-function templatesOf({ language: own }: Site, { templates }: Entry, language: string): readonly PathTemplate[] {
+export function templatesOf({ language: own }: Site, { templates }: Entry, language: string): readonly PathTemplate[] {
   return (Object.hasOwn(templates, language) ? templates[language] : templates[own]) ?? [];
 }
 
@@ -94,7 +71,7 @@ function addressIn({ base, language: own, languages }: Site, language: string, p
 }
 
 /** Whether each of the params that are given has its place in the template. */
-function hasAll({ paramNames, query }: Entry, template: PathTemplate, params: Params): boolean {
+export function hasAll({ paramNames, query }: Entry, template: PathTemplate, params: Params): boolean {
   const names = [...namesInTemplate(template), ...query];
   return paramNames.every((name) => names.includes(name) || !paramValue(params, name));
 }

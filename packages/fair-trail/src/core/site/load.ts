@@ -1,3 +1,4 @@
+import { errorText } from '../error-texts.ts';
 import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
 import type { Localized, SiteShape } from './definition.ts';
 import { nothingByLanguage, type Entry, type Texts } from './entry.ts';
@@ -14,15 +15,8 @@ import type { MenuNode, Site } from './site.ts';
  * @throws TypeError for a value that another version of the library compiled
  */
 export function loadSite<Definition extends SiteShape>(compiled: CompiledSite<Definition>): Site<Definition> {
-  if (compiled.compiled !== compiledVersion) throw new TypeError(refusal(compiled.compiled));
+  if (compiled.compiled !== compiledVersion) throw new TypeError(errorText('compiled-version'));
   return load(compiled) as Site<Definition>;
-}
-
-function refusal(version: unknown): string {
-  return (
-    `This is not a site compiled for this version of Fair Trail: it has the format ${String(version)}, and ` +
-    `${compiledVersion} is needed. Compile the site file again: fair-trail compile <site file> --out <module>.`
-  );
 }
 
 const none: readonly never[] = [];
