@@ -13,11 +13,8 @@ interface Node {
   literals: Map<string, Node> | undefined;
   mixed: TokenIndex<Node> | undefined;
   param: Node | undefined;
+  /** What takes in all that is left of an address. */
   tails: TokenIndex<MatchedAddress> | undefined;
-  /** The address that goes on with one segment at least. */
-  filled: MatchedAddress | undefined;
-  /** The address that goes on with anything, or with nothing. */
-  open: MatchedAddress | undefined;
   end: MatchedAddress | undefined;
 }
 
@@ -72,15 +69,7 @@ export function folding(caseSensitive: boolean): (text: string) => string {
 
 function createNode(): Node {
   // All fields from the start: nodes of one shape are faster to read than nodes that grow.
-  return {
-    literals: undefined,
-    mixed: undefined,
-    param: undefined,
-    tails: undefined,
-    filled: undefined,
-    open: undefined,
-    end: undefined,
-  };
+  return { literals: undefined, mixed: undefined, param: undefined, tails: undefined, end: undefined };
 }
 
 function addAddress(root: Node, address: MatchedAddress, fold: (text: string) => string): MatchedAddress | null {
@@ -98,21 +87,15 @@ function addAddress(root: Node, address: MatchedAddress, fold: (text: string) =>
       node = node.param ??= createNode();
     } else if (segment.kind === 'mixed') {
       node = (node.mixed ??= new TokenIndex()).at(foldTokens(segment.tokens), createNode).value;
-    } else if (segment.kind === 'tail') {
-      // This one and wildcards take in all that is left, so nothing comes after them.
-      const { value, isNew } = (node.tails ??= new TokenIndex()).at(foldTokens(segment.tokens), () => address);
-      return isNew ? null : value;
     } else {
-      return takeAddress(node, segment.filled ? 'filled' : 'open', address);
+      // A tail or a wildcard takes in all that is left, so nothing comes after it.
+      const tokens = segment.kind === 'tail' ? foldTokens(segment.tokens) : [segment];
+      const { value, isNew } = (node.tails ??= new TokenIndex()).at(tokens, () => address);
+      return isNew ? null : value;
     }
   }
-  return takeAddress(node, 'end', address);
-}
-
-function takeAddress(node: Node, kind: 'filled' | 'open' | 'end', address: MatchedAddress): MatchedAddress | null {
-  const known = node[kind];
-  if (known) return known;
-  node[kind] = address;
+  if (node.end) return node.end;
+  node.end = address;
   return null;
 }
 
@@ -121,7 +104,8 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   let deepest: { end: MatchedAddress; values: string[]; depth: number } | null = null;
 
   const walk = (node: Node, index: number): MatchedAddress | null => {
-    if (index === segments.length) return node.end ?? endOfNothing(node);
+    // `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too.
+    if (index === segments.length) return node.end ?? takeRest(node, index);
     if (node.end && index > (deepest?.depth ?? 0)) deepest = { end: node.end, values: [...values], depth: index };
     return walkSegments(node, index) ?? takeRest(node, index);
   };
@@ -149,32 +133,16 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
   };
 
   const takeRest = (node: Node, index: number): MatchedAddress | null => {
-    const wildcard = node.filled ?? node.open;
-    if (!node.tails && !wildcard) return null;
+    if (!node.tails) return null;
     const rest = segments.slice(index).map(shield).join('/');
     const folded = fold(rest);
-    for (const { tokens, value: end } of node.tails?.candidates(folded) ?? []) {
-      const taken = matchTokens(tokens, folded, rest) ?? matchWithSlash(tokens, folded, rest);
+    for (const { tokens, value: end } of node.tails.candidates(folded)) {
+      const taken = matchTokens(tokens, folded, rest) ?? (rest && matchWithSlash(tokens, folded, rest));
       if (!taken) continue;
       values.push(...taken.map(unshield));
       return end;
     }
-    if (!wildcard) return null;
-    values.push(unshield(rest));
-    return wildcard;
-  };
-
-  /** `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too. */
-  const endOfNothing = (node: Node): MatchedAddress | null => {
-    for (const { tokens, value: end } of node.tails?.candidates('') ?? []) {
-      const taken = matchTokens(tokens, '');
-      if (!taken) continue;
-      values.push(...taken);
-      return end;
-    }
-    if (!node.open) return null;
-    values.push('');
-    return node.open;
+    return null;
   };
 
   const end = walk(root, 0);
