@@ -3,6 +3,7 @@ import { failureLine } from './failure.ts';
 import { addAuditCommand } from './commands/audit-command.ts';
 import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
+import { addCompileCommand } from './commands/compile-command.ts';
 import { addConvertCommand } from './commands/convert-command.ts';
 import { addSheetCommand } from './commands/sheet-command.ts';
 import { addShowCommand } from './commands/show-command.ts';
@@ -26,6 +27,7 @@ export function createProgram(version: string): Command {
   addShowCommand(program);
   addCheckCommand(program, version);
   addCompareCommand(program, version);
+  addCompileCommand(program);
   addConvertCommand(program);
   addStylesCommand(program);
   addTokensCommand(program);

@@ -31,7 +31,10 @@ export async function* deadLinks({ links, findings, target, width, isStopped }: 
 }
 
 /** Pages of the site file that are not there, or that nothing leads to. */
-export async function* strayPages(site: DefinedSite, { links, known, width, isStopped }: Seen): AsyncGenerator<Difference> {
+export async function* strayPages(
+  site: DefinedSite,
+  { links, known, width, isStopped }: Seen,
+): AsyncGenerator<Difference> {
   for (const { id, path, isListed } of pagesOf(site)) {
     if (isStopped()) return;
     const address = new URL(path, known.origin).href;

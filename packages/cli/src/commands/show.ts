@@ -1,4 +1,12 @@
-import { breadcrumbs, locate, type MenuItem, menuItems, type Position, type DefinedSite, type SiteRecords } from 'fair-trail';
+import {
+  breadcrumbs,
+  locate,
+  type MenuItem,
+  menuItems,
+  type Position,
+  type DefinedSite,
+  type SiteRecords,
+} from 'fair-trail';
 import { unknownPosition } from 'fair-trail/internal/core';
 
 /** What `fair-trail show` answers; its JSON output is exactly this. */

@@ -64,6 +64,7 @@ async function readModule(file: string): Promise<CheckedSiteFile> {
     const module = await jiti.import<Record<string, unknown>>(absolute);
     const exported = module['default'] ?? module['site'] ?? module['definition'];
     if (exported === undefined) throw failed('it exports no site. Export the definition as its default.');
+    if (isCompiled(exported)) throw failed('it exports a compiled site. Give the site file that it was made from.');
     // What a module exports may run code of its own when it is read.
     const { site, problems } = checkSite(isSite(exported) ? exported.definition : exported);
     const locate = (found: readonly Problem[]) =>
@@ -84,6 +85,15 @@ function onIdle(failure: Failure): () => void {
   };
   process.once('beforeExit', end);
   return () => process.off('beforeExit', end);
+}
+
+/** What was compiled, loaded or not. */
+function isCompiled(value: unknown): boolean {
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    ('compiled' in value || ('find' in value && !('definition' in value)))
+  );
 }
 
 /** What `defineSite` made, rather than what it was made of. */

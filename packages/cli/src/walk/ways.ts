@@ -4,7 +4,11 @@ import { everyItem, type NavigationFailure, type PageReading } from 'fair-trail/
 import { keyOf, type Stop } from './stops.ts';
 
 /** Where a page stands among items: where it does so twice, under its label. */
-export function wayIn(site: DefinedSite, items: readonly ItemReading[], { key, label }: Stop): readonly string[] | null {
+export function wayIn(
+  site: DefinedSite,
+  items: readonly ItemReading[],
+  { key, label }: Stop,
+): readonly string[] | null {
   const ways = waysIn(site, items, key, []);
   return ways.find((way) => isCalled(way.at(-1) ?? '', label)) ?? ways[0] ?? null;
 }

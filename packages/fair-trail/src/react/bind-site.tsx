@@ -1,4 +1,5 @@
 import type { ComponentProps, ElementType, ReactNode, RefAttributes } from 'react';
+import type { CompiledSite } from '../core/site/compiled.ts';
 import type { SiteShape } from '../core/site/definition.ts';
 import type {
   ActionName,
@@ -116,7 +117,7 @@ export interface BindableComponents {
  * Binds components to a site, once for the whole app: `Trail` needs no `site` any more, and the compiler knows the site's
  * menus, entries, params, audiences, icons and actions.
  *
- * @param site as `defineSite` returns it: all names are known of a definition in TypeScript, or of a JSON file with
+ * @param site as `defineSite` or `loadSite` returns it, or compiled: all names are known of a definition in TypeScript, or of a JSON file with
  *   declarations; of an imported JSON file without them, the names of menus
  * @param components those that the app uses; what is not among them is no part of the app
  * @returns the same components, with narrower types
@@ -124,7 +125,7 @@ export interface BindableComponents {
  * export const navigation = bindSite(site, { Trail, Navbar, Stage, TrailLink });
  */
 export function bindSite<Definition extends SiteShape, Components extends Partial<BindableComponents>>(
-  site: Site<Definition>,
+  site: Site<Definition> | CompiledSite<Definition>,
   components: Components,
 ): Pick<SiteComponents<Definition>, keyof Components & keyof BindableComponents> {
   const { Trail: OwnTrail } = components;

@@ -5,14 +5,15 @@ import { Breadcrumbs } from './breadcrumbs.tsx';
 import { Navbar } from './navbar.tsx';
 import { SkipLink } from './skip-link.tsx';
 import { Stage } from './stage.tsx';
-import { Trail } from './trail.tsx';
+import { Trail, type TrailProps } from './trail.tsx';
+import { compileSite } from '../core/site/compile.ts';
 import { marram } from '../core/site/site.samples.ts';
 
 const site = defineSite(marram);
 
-function html(url: string): string {
+function html(url: string, given: TrailProps['site'] = site): string {
   return renderToString(
-    <Trail site={site} url={url}>
+    <Trail site={given} url={url}>
       <SkipLink />
       <Navbar />
       <Breadcrumbs />
@@ -27,6 +28,11 @@ test('a server prints every link, the mark and the breadcrumbs of an address', (
   expect(text.match(/aria-current/gu)?.length).toBe(2);
   expect(text).toMatch(/<span class="ft-breadcrumb-text" aria-current="page"><span [^>]*>Lantern Room<\/span>/u);
   expect(text).toContain('aria-expanded="false"');
+});
+
+test('of a compiled site it prints the same', () => {
+  const compiled = JSON.parse(JSON.stringify(compileSite(site))) as TrailProps['site'];
+  expect(html('/hides/lantern-room/?x', compiled)).toBe(html('/hides/lantern-room/?x'));
 });
 
 test('it prints no inline style, script or handler, which a strict policy would refuse', () => {

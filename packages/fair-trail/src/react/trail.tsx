@@ -2,7 +2,10 @@ import { errorText } from '../core/error-texts.ts';
 import { useCallback, useMemo, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { SessionHistory } from '../core/router/history.ts';
 import { initialRouter, type RouterState } from '../core/router/router.ts';
+import type { CompiledSite } from '../core/site/compiled.ts';
+import { siteOf } from '../core/site/load.ts';
 import { locate, samePosition, titleOf } from '../core/site/locate.ts';
+import type { Site } from '../core/site/site.ts';
 import { englishWording } from '../core/wording.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import { followGivenAddress, type GivenAddress } from '../dom/given-address.ts';
@@ -15,7 +18,9 @@ import { browserHistory } from '../dom/window-history.ts';
 import { Provide, type SharedProps } from './provide.tsx';
 import { fixedPlace, useBrowserLayoutEffect, type Place, type PlaceSource } from './trail-context.ts';
 
-export interface TrailProps extends SharedProps {
+export interface TrailProps extends Omit<SharedProps, 'site'> {
+  /** What `defineSite` or `loadSite` returns, or a site that is compiled and not loaded yet. */
+  readonly site: Site | CompiledSite;
   /** How the reader is taken to a new page. Default: `focus`. */
   readonly arrival?: Arrival;
   /** Where the visitor's way is kept. Default: the browser's session history. */
@@ -32,8 +37,11 @@ export interface TrailProps extends SharedProps {
   readonly onNavigate?: (url: string, options: NavigateOptions) => void;
 }
 
+type LoadedProps = Omit<TrailProps, 'site' | 'url' | 'history'> & Pick<SharedProps, 'site'>;
+
 /** Gives the components within it the site, the position in it, and who is looking. */
-export function Trail({ url, history, ...props }: TrailProps): ReactNode {
+export function Trail({ url, history, site, ...others }: TrailProps): ReactNode {
+  const props = { ...others, site: siteOf(site) };
   useBrowserLayoutEffect(() => markScripted(document), []);
   const isBrowser = typeof window !== 'undefined';
   const given = url ?? (isBrowser ? undefined : history?.current.url);
@@ -44,7 +52,7 @@ export function Trail({ url, history, ...props }: TrailProps): ReactNode {
   return <RoutedTrail {...(history && { history })} {...props} />;
 }
 
-function GivenTrail({ url, ...props }: Omit<TrailProps, 'history'> & { readonly url: string }): ReactNode {
+function GivenTrail({ url, ...props }: LoadedProps & { readonly url: string }): ReactNode {
   const { site, records, wording, arrival = 'focus', onNavigate } = props;
   const found = useMemo(() => locate(site, url), [site, url]);
   const [position, setPosition] = useState(found);
@@ -77,7 +85,7 @@ function loadAddress(url: string, { history }: NavigateOptions): void {
   else window.location.assign(url);
 }
 
-function RoutedTrail({ history, renderedUrl, ...props }: Omit<TrailProps, 'url'>): ReactNode {
+function RoutedTrail({ history, renderedUrl, ...props }: LoadedProps & Pick<TrailProps, 'history'>): ReactNode {
   const { site, records, wording, arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
   const onWarning = useLatest(props.onWarning);
   const router = useMemo(

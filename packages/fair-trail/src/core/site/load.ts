@@ -19,6 +19,16 @@ export function loadSite<Definition extends SiteShape>(compiled: CompiledSite<De
   return load(compiled) as Site<Definition>;
 }
 
+const loaded = new WeakMap<CompiledSite, Site>();
+
+/** A site that may be compiled. One value is loaded once, so that what is remembered of a site stays known. */
+export function siteOf(site: Site | CompiledSite): Site {
+  if (!('compiled' in site)) return site;
+  const known = loaded.get(site) ?? loadSite(site);
+  loaded.set(site, known);
+  return known;
+}
+
 const none: readonly never[] = [];
 
 function load(compiled: CompiledSite): Site {
