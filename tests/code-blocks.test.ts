@@ -38,7 +38,7 @@ declare global {
   ${exportsOf('vitest', 'test expect')}
   ${exportsOf('react-dom/client', 'createRoot')}
   type ReactNode = import('react').ReactNode;
-  const site: import('fair-trail').Site;
+  const site: import('fair-trail').DefinedSite;
   const pages: import('fair-trail/react').StagePages;
   const records: import('fair-trail').SiteRecords;
   const icon: (name: string) => ReactNode;

@@ -9,6 +9,7 @@ import { compileSite } from './compile.ts';
 import type { CompiledSite } from './compiled.ts';
 import { defineSite } from './define.ts';
 import type { SiteDefinition } from './definition.ts';
+import type { Entry } from './entry.ts';
 import { anyHostileSite, anyHref, anyValue, makeSite } from './hostile-sites.samples.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
@@ -30,7 +31,7 @@ function reload(site: DefinedSite): Site {
 function plain(answer: unknown): unknown {
   const isEntry = (value: object) => 'templates' in value && 'paramNames' in value;
   const replace = (_: string, value: unknown): unknown =>
-    typeof value === 'object' && value !== null && isEntry(value) ? (value as { id: string }).id : value;
+    typeof value === 'object' && value !== null && isEntry(value) ? (value as unknown as Entry).id : value;
   return JSON.parse(JSON.stringify(answer, replace)) as unknown;
 }
 

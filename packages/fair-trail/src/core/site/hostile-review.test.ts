@@ -3,9 +3,9 @@ import { compareSites } from './compare.ts';
 import { checkSite, defineSite } from './define.ts';
 import type { EntryDefinition, SiteDefinition } from './definition.ts';
 import { reviewSite } from './review.ts';
-import type { Site } from './site.ts';
+import type { DefinedSite } from './site.ts';
 
-function siteOf(entries: readonly EntryDefinition[], more: Partial<SiteDefinition> = {}): Site {
+function siteOf(entries: readonly EntryDefinition[], more: Partial<SiteDefinition> = {}): DefinedSite {
   return defineSite({ name: 'x', entries, ...more } as SiteDefinition);
 }
 
@@ -13,7 +13,7 @@ function pages(...hrefs: string[]): EntryDefinition[] {
   return hrefs.map((href, index) => ({ id: `e${index}`, label: `E${index}`, href }));
 }
 
-function found(site: Site): string[] {
+function found(site: DefinedSite): string[] {
   return reviewSite(site).map(({ code, pointer }) => `${code} ${pointer}`);
 }
 
@@ -125,7 +125,7 @@ describe('a review finds', () => {
 });
 
 describe('comparing', () => {
-  const compare = (before: Site, after: Site) =>
+  const compare = (before: DefinedSite, after: DefinedSite) =>
     compareSites(before, after).map((change) => {
       return change.kind === 'address-lost' ? `${change.kind} ${change.address}` : change.kind;
     });
