@@ -3,6 +3,8 @@ import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { documented, rulePage } from '../packages/cli/src/audit/rule-page.ts';
 import { failureCodes } from '../packages/cli/src/failure.ts';
+import { comparisonCodes } from '../packages/cli/src/report/finding.ts';
+import { errorCodes } from '../packages/fair-trail/src/core/errors.ts';
 import { faultKinds } from '../packages/cli/src/walk/faults.ts';
 import { problemCodes, severityOf } from '../packages/fair-trail/src/core/site/problems.ts';
 import { warningCodes } from '../packages/fair-trail/src/core/warnings.ts';
@@ -16,7 +18,7 @@ describe('docs/problems.md', () => {
   const titles = sections.map((section) => section.split('\n', 1)[0]);
 
   test('explains every code, and no other', () => {
-    expect(titles.toSorted()).toEqual([...problemCodes, ...failureCodes].toSorted());
+    expect(titles.toSorted()).toEqual([...problemCodes, ...failureCodes, ...comparisonCodes, ...errorCodes].toSorted());
   });
 
   test.each(problemCodes)('says how severe %s is', (code) => {

@@ -1,9 +1,9 @@
 import type { Probe } from './probe.ts';
-import type { UsedPage } from './used-page.ts';
+import type { AuditedPage } from './used-page.ts';
 
 /** Something that is tried on a page, for what it may show. */
 export interface Attempt {
   readonly name: string;
   readonly probes: readonly Probe[];
-  readonly attempt: (used: UsedPage) => Promise<void>;
+  readonly attempt: (used: AuditedPage) => Promise<void>;
 }

@@ -1,5 +1,5 @@
 import type { AuditFinding } from 'fair-trail/audit';
-import type { Certainty, RuleSeverity } from 'fair-trail/internal/audit';
+import type { RuleSeverity } from 'fair-trail/internal/audit';
 import type { Picture } from './picture.ts';
 
 /** What the audit answers; its JSON output is exactly this. */
@@ -12,20 +12,12 @@ export interface AuditReport {
   readonly summary: { readonly error: number; readonly warning: number; readonly advice: number };
 }
 
-export interface ReportedFinding {
-  readonly rule: string;
-  readonly severity: RuleSeverity;
-  readonly certainty: Certainty;
-  readonly wcag: readonly string[];
+export interface ReportedFinding extends AuditFinding {
   readonly pages: readonly string[];
   /** The widths at which it is so, in CSS pixels: the first. */
   readonly width: number;
   /** What the page was in when it was found; `rest` for as it is loaded. */
   readonly state: string;
-  readonly selector: string;
-  readonly html: string;
-  readonly message: string;
-  readonly fix: string;
 }
 
 export interface UncheckedRule {
@@ -52,10 +44,10 @@ const ofStyles: ReadonlySet<string> = new Set([
 ]);
 
 /** The same for one that is told again, of another page, at another width, or of another item of its list. */
-function keyOf({ rule, html, selector }: Pick<ReportedFinding, 'rule' | 'html' | 'selector'>): string {
+function keyOf({ code, html, selector }: Pick<ReportedFinding, 'code' | 'html' | 'selector'>): string {
   const kind = /^<[^\s>]+(?:(?=[^>]*\sclass="([^"]*)"))?/u.exec(html);
   const place = selector.replaceAll(/:nth-of-type\(\d+\)/gu, '');
-  return `${rule}\n${ofStyles.has(rule) ? `${place} ${kind?.[0] ?? ''} ${kind?.[1] ?? ''}` : html}`;
+  return `${code}\n${ofStyles.has(code) ? `${place} ${kind?.[0] ?? ''} ${kind?.[1] ?? ''}` : html}`;
 }
 
 /** Collects findings, and tells once what is so on many pages: a header that is shared has its faults on each. */
@@ -71,22 +63,20 @@ export class Findings {
     finding: AuditFinding,
     where: { readonly page: string; readonly width: number; readonly state: string },
   ): boolean {
-    const { rule, severity, certainty, wcag, selector, html, message, fix } = finding;
     const { page, width, state } = where;
     const key = keyOf(finding);
     const known = this.#findings.get(key);
-    this.#places.set(key, (this.#places.get(key) ?? new Set()).add(html));
+    this.#places.set(key, (this.#places.get(key) ?? new Set()).add(finding.html));
     const pages = known ? [...new Set([...known.pages, page])] : [page];
     // The narrowest window that it is so in, whichever was the first to end.
     const isOfOtherWidth = known !== undefined && width < known.width && known.pages[0] === page;
     if (known && !isOfOtherWidth) this.#findings.set(key, { ...known, pages });
-    else
-      this.#findings.set(key, { rule, severity, certainty, wcag, pages, width, state, selector, html, message, fix });
+    else this.#findings.set(key, { ...finding, pages, width, state });
     return known === undefined;
   }
 
   /** Keeps a picture of what was found. */
-  illustrate(finding: Pick<ReportedFinding, 'rule' | 'html' | 'selector'>, picture: Picture | null): void {
+  illustrate(finding: Pick<ReportedFinding, 'code' | 'html' | 'selector'>, picture: Picture | null): void {
     if (picture && this.#pictures.size < mostPictures) this.#pictures.set(keyOf(finding), picture);
   }
 
@@ -117,7 +107,7 @@ export class Findings {
         (one, other) =>
           weights.indexOf(one.severity) - weights.indexOf(other.severity) ||
           placeOf(one) - placeOf(other) ||
-          one.rule.localeCompare(other.rule) ||
+          one.code.localeCompare(other.code) ||
           one.width - other.width,
       );
     const count = (severity: RuleSeverity) => findings.filter((finding) => finding.severity === severity).length;

@@ -25,7 +25,7 @@ export interface Way {
   readonly patience: number;
 }
 
-export interface Loaded {
+export interface PageLoad {
   readonly status: number;
   readonly type: string;
   /** Where it ended, after redirects. */
@@ -84,7 +84,7 @@ export class AuditWindow {
   }
 
   /** Goes to an address, and waits until the page changes no more, or is one whose menus are known. */
-  async load(url: string, isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<Loaded> {
+  async load(url: string, isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<PageLoad> {
     this.#missing = new Set();
     this.#waiting.clear();
     // Else only what is behind the hash would change, and nothing be loaded.

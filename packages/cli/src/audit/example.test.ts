@@ -27,7 +27,7 @@ async function findingsOf(options: AuditSiteOptions): Promise<readonly string[]>
   const { findings, pages } = await auditSite(`${served.url}observatory/`, { site, ...options });
   expect(pages.length).toBe(options.pages);
   return findings.map(
-    ({ rule, message, selector, width, state }) => `${rule}: ${message} ${selector} (${width}, ${state})`,
+    ({ code, message, selector, width, state }) => `${code}: ${message} ${selector} (${width}, ${state})`,
   );
 }
 

@@ -8,7 +8,7 @@ import { deadLink } from './probes/links.ts';
 import { pagesOf, sitePageMissing, sitePageUnlinked } from './probes/site-map.ts';
 
 /** What was seen on the way, once all pages have been visited. */
-export interface Seen {
+export interface AuditSummary {
   readonly links: LinkCheck;
   readonly known: KnownPages;
   readonly findings: Findings;
@@ -20,7 +20,13 @@ export interface Seen {
 }
 
 /** Links of navigation that lead to nothing. */
-export async function* deadLinks({ links, findings, target, width, isStopped }: Seen): AsyncGenerator<Difference> {
+export async function* deadLinks({
+  links,
+  findings,
+  target,
+  width,
+  isStopped,
+}: AuditSummary): AsyncGenerator<Difference> {
   const { dead, silent, left } = await links.ask(isStopped);
   for (const { address, status, from, link } of dead) {
     const message = `${new URL(address).pathname} answers with status ${status}.`;
@@ -33,7 +39,7 @@ export async function* deadLinks({ links, findings, target, width, isStopped }: 
 /** Pages of the site file that are not there, or that nothing leads to. */
 export async function* strayPages(
   site: DefinedSite,
-  { links, known, width, isStopped }: Seen,
+  { links, known, width, isStopped }: AuditSummary,
 ): AsyncGenerator<Difference> {
   for (const { id, path, isListed } of pagesOf(site)) {
     if (isStopped()) return;

@@ -12,7 +12,7 @@ import type { AuditReport } from './audit-report.ts';
 import type { AuditFormat } from './audit-formats.ts';
 import { writeReport } from './reports/write-report.ts';
 
-export interface AuditOptions {
+export interface AuditCommandOptions {
   readonly start?: string;
   readonly pages: number;
   readonly widths: readonly number[];
@@ -31,7 +31,7 @@ export interface AuditOptions {
 }
 
 /** Audits a site or a folder of pages, and tells what it found. */
-export async function makeAudit(target: string, options: AuditOptions, version: string): Promise<void> {
+export async function makeAudit(target: string, options: AuditCommandOptions, version: string): Promise<void> {
   const { start, pages, widths, only = null, skip = [], failOn, format, out } = options;
   const known = [...rules, ...probes].map(({ id }) => id);
   const unknown = [...(only ?? []), ...skip].find((id) => !known.includes(id));
@@ -77,12 +77,12 @@ async function siteAt(file: string, base = '/'): Promise<DefinedSite> {
 }
 
 /** Prints a report, or writes it where that was asked for. */
-export function deliver(text: string, { out, force = false }: Pick<AuditOptions, 'out' | 'force'>): void {
+export function deliver(text: string, { out, force = false }: Pick<AuditCommandOptions, 'out' | 'force'>): void {
   if (out === undefined) process.stdout.write(text);
   else writeFiles([{ path: out, text }], force);
 }
 
-export function setExitCode({ summary }: Pick<AuditReport, 'summary'>, failOn: AuditOptions['failOn']): void {
+export function setExitCode({ summary }: Pick<AuditReport, 'summary'>, failOn: AuditCommandOptions['failOn']): void {
   const { error, warning } = summary;
   if ({ error, warning: error + warning, never: 0 }[failOn] > 0) process.exitCode = 1;
 }

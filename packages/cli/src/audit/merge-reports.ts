@@ -3,13 +3,13 @@ import { readJson } from '../input/json-document.ts';
 import { readText } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
 import { Findings, type AuditReport } from './audit-report.ts';
-import { deliver, setExitCode, type AuditOptions } from './make-audit.ts';
+import { deliver, setExitCode, type AuditCommandOptions } from './make-audit.ts';
 import { writeReport } from './reports/write-report.ts';
 
 /** Makes one report of those of several machines. */
 export function mergeReports(
   files: readonly string[],
-  options: Pick<AuditOptions, 'format' | 'failOn' | 'out' | 'force'>,
+  options: Pick<AuditCommandOptions, 'format' | 'failOn' | 'out' | 'force'>,
 ): void {
   const report = merged(files.map(readReport));
   deliver(writeReport(report, options.format), options);
@@ -50,7 +50,7 @@ function isReport(value: unknown): value is AuditReport {
   const isTool = typeof tool === 'object' && tool !== null && typeof target === 'string';
   const lists: readonly (readonly [unknown, readonly string[]])[] = [
     [pages, ['url', 'title']],
-    [findings, ['rule', 'severity', 'certainty', 'selector', 'html', 'message', 'fix', 'state']],
+    [findings, ['code', 'severity', 'certainty', 'selector', 'html', 'message', 'remedy', 'page', 'state']],
     [notChecked, ['rule', 'reason']],
   ];
   return isTool && lists.every(([list, names]) => isListOf(list, names));

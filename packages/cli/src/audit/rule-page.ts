@@ -16,11 +16,11 @@ export function rulePage({
   certainty,
   wcag,
   hurts,
-  fix,
+  remedy,
   standard,
   isProbe,
 }: (typeof documented)[number]): string {
-  const told = certainty === 'likely' && severity === 'error' ? 'warning' : severity;
+  const level = certainty === 'likely' && severity === 'error' ? 'warning' : severity;
   const criteria = wcag.length > 0 ? wcag.join(', ') : 'none by itself';
   const how = isProbe ? 'found by using the page in a browser' : 'read in the document';
   return [
@@ -28,7 +28,7 @@ export function rulePage({
     '',
     title,
     '',
-    `- **Level:** ${told}, ${certainty}; ${how}`,
+    `- **Level:** ${level}, ${certainty}; ${how}`,
     `- **Success criteria of WCAG 2.2:** ${criteria}`,
     `- **Standard:** ${standard}`,
     '',
@@ -36,9 +36,9 @@ export function rulePage({
     '',
     hurts,
     '',
-    '## How to mend it',
+    '## How to fix it',
     '',
-    fix,
+    remedy,
     '',
   ].join('\n');
 }

@@ -1,3 +1,4 @@
+import { toFinding } from 'fair-trail/internal/audit';
 import { readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
 import { isWanted, type AuditSettings } from './audit-settings.ts';
@@ -210,9 +211,6 @@ class Audit {
 
   #add(probe: Probe, { page, width, place, message }: Omit<Difference, 'probe'>): void {
     if (!isWanted(this.#settings, probe.id)) return;
-    const { id, severity, certainty, wcag, title, fix } = probe;
-    const { selector, html } = place;
-    const finding = { rule: id, severity, certainty, wcag, selector, html, message: `${title} ${message}`, fix };
-    this.#findings.add(finding, { page, width, state: 'rest' });
+    this.#findings.add(toFinding(probe, place, message), { page, width, state: 'rest' });
   }
 }

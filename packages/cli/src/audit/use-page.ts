@@ -2,14 +2,14 @@ import type { PageReport } from 'fair-trail/internal/audit';
 import type { Browser } from 'playwright-core';
 import type { Findings } from './audit-report.ts';
 import { isWanted, type AuditSettings } from './audit-settings.ts';
-import { AuditWindow, type Loaded, type Way } from './audit-window.ts';
+import { AuditWindow, type PageLoad, type Way } from './audit-window.ts';
 import { rulesLeftOut } from './missing-parts.ts';
 import type { Probe } from './probe.ts';
 import { narrowMenuLacks, type Comparison, type Difference } from './probes/across.ts';
 import { attempts } from './probes/all-probes.ts';
 import { againstSite } from './probes/site-map.ts';
 import type { Tried } from './tried.ts';
-import { UsedPage } from './used-page.ts';
+import { AuditedPage } from './used-page.ts';
 import { reasonOf } from '../reason-of.ts';
 
 /** What all pages of one audit share. */
@@ -29,7 +29,7 @@ export interface OpenPage {
   readonly url: string;
   /** What was read of it before anything was done to it. */
   readonly report: PageReport;
-  readonly loaded: Loaded;
+  readonly loaded: PageLoad;
 }
 
 /** Menus of one page alone, such as breadcrumbs, are used on so many pages at each width. */
@@ -56,7 +56,7 @@ export async function usePage(open: OpenPage): Promise<void> {
   await tryWhatIsNew(used, open);
 }
 
-async function tryWhatIsNew(used: UsedPage, { shared, window, url, report }: OpenPage): Promise<void> {
+async function tryWhatIsNew(used: AuditedPage, { shared, window, url, report }: OpenPage): Promise<void> {
   const { tried, findings } = shared;
   const { width } = window.conditions;
   const other = report.menus.filter(({ fingerprint }) => tried.isNew(width, fingerprint));
@@ -80,10 +80,10 @@ async function tryWhatIsNew(used: UsedPage, { shared, window, url, report }: Ope
 
 /** One attempt that fails must not cost the others. */
 async function tryOnce(
-  used: UsedPage,
+  used: AuditedPage,
   name: string,
   probes: readonly Probe[],
-  attempt: (used: UsedPage) => Promise<void>,
+  attempt: (used: AuditedPage) => Promise<void>,
 ): Promise<void> {
   try {
     await attempt(used);
@@ -105,12 +105,12 @@ function hasFreshParts(
   return names.some(isFresh);
 }
 
-function usedPage({ shared, window, url, report, loaded }: OpenPage): UsedPage {
+function usedPage({ shared, window, url, report, loaded }: OpenPage): AuditedPage {
   const { browser, settings, way, findings, comparison, tried } = shared;
   const { widths, hasPictures = false } = settings;
   const { width } = window.conditions;
   const isHeld = leaveOutMissing(shared, url, loaded);
-  return new UsedPage({
+  return new AuditedPage({
     window,
     url,
     report,
@@ -134,7 +134,7 @@ function usedPage({ shared, window, url, report, loaded }: OpenPage): UsedPage {
 function leaveOutMissing(
   { settings, findings }: SharedByPages,
   url: string,
-  { missing }: Loaded,
+  { missing }: PageLoad,
 ): (rule: string) => boolean {
   const notAsItIs = rulesLeftOut(missing);
   for (const rule of notAsItIs) {
@@ -146,7 +146,7 @@ function leaveOutMissing(
 }
 
 /** What is in frames of the same origin is read, and not used. */
-async function readFrames(used: UsedPage, { shared, window: { page } }: OpenPage): Promise<void> {
+async function readFrames(used: AuditedPage, { shared, window: { page } }: OpenPage): Promise<void> {
   const frames = page.frames().filter((frame) => frame !== page.mainFrame());
   for (const frame of frames.slice(0, 10)) {
     if (!URL.canParse(frame.url()) || new URL(frame.url()).origin !== shared.way.origin) continue;
@@ -163,9 +163,9 @@ async function readFrames(used: UsedPage, { shared, window: { page } }: OpenPage
 
 /** What is read is told in the words of its rule. */
 function described(finding: PageReport['findings'][number]): Probe {
-  return { ...finding, id: finding.rule, title: finding.message, hurts: '', standard: '' };
+  return { ...finding, id: finding.code, title: finding.message, hurts: '', standard: '' };
 }
 
-async function tellDifference(used: UsedPage, { probe, place, message }: Difference): Promise<void> {
+async function tellDifference(used: AuditedPage, { probe, place, message }: Difference): Promise<void> {
   await used.tell(probe, place, { state: 'rest', message });
 }

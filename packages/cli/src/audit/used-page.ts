@@ -1,4 +1,4 @@
-import { isSamePage, type PageReport, type PageScript, type PageSnapshot } from 'fair-trail/internal/audit';
+import { toFinding, isSamePage, type PageReport, type PageScript, type PageSnapshot } from 'fair-trail/internal/audit';
 import type { Page } from 'playwright-core';
 import type { AuditWindow } from './audit-window.ts';
 import type { Findings } from './audit-report.ts';
@@ -6,7 +6,7 @@ import { takePicture } from './picture.ts';
 import type { Probe } from './probe.ts';
 
 /** What an act did to the page. */
-export interface Happening {
+export interface ActionOutcome {
   /** Whether the page was left for another one. */
   readonly left: boolean;
   readonly changed: boolean;
@@ -20,12 +20,12 @@ export interface Happening {
   readonly after: PageSnapshot;
 }
 
-export interface Place {
+export interface ElementReference {
   readonly selector: string;
   readonly html: string;
 }
 
-export interface UsedPageOptions {
+export interface AuditedPageOptions {
   readonly window: AuditWindow;
   readonly url: string;
   readonly report: PageReport;
@@ -54,11 +54,11 @@ const reading: ReadonlySet<keyof PageScript> = new Set([
 ]);
 
 /** A page that is open and being used, and where what is found on it goes. */
-export class UsedPage {
-  readonly options: UsedPageOptions;
+export class AuditedPage {
+  readonly options: AuditedPageOptions;
   #isUsed = true;
 
-  constructor(options: UsedPageOptions) {
+  constructor(options: AuditedPageOptions) {
     this.options = options;
   }
 
@@ -93,16 +93,11 @@ export class UsedPage {
   }
 
   /** Tells of a finding, with a picture of how the page is now. */
-  async tell(probe: Probe, place: Place, { state, message, isLikely = false }: Telling): Promise<void> {
+  async tell(probe: Probe, place: ElementReference, { state, message, isLikely = false }: Telling): Promise<void> {
     const { findings, url, window, hasPictures } = this.options;
     if (!this.isWanted(probe)) return;
-    const { id, severity, wcag, title, fix } = probe;
-    const certainty = isLikely ? 'likely' : probe.certainty;
-    const told = certainty === 'likely' && severity === 'error' ? 'warning' : severity;
-    const { selector, html } = place;
-    const finding = { rule: id, severity: told, certainty, wcag, selector, html, fix } as const;
-    const text = message === undefined ? title : `${title} ${message}`;
-    const isFirst = findings.add({ ...finding, message: text }, { page: url, width: window.conditions.width, state });
+    const finding = toFinding(probe, place, message, isLikely ? 'likely' : probe.certainty);
+    const isFirst = findings.add(finding, { page: url, width: window.conditions.width, state });
     if (isFirst && hasPictures) findings.illustrate(finding, await takePicture(window.page, place.selector));
   }
 
@@ -111,7 +106,7 @@ export class UsedPage {
   }
 
   /** What an act does to the page; null where it cannot be done. */
-  async whatHappens(selector: string, act: () => Promise<unknown>): Promise<Happening | null> {
+  async whatHappens(selector: string, act: () => Promise<unknown>): Promise<ActionOutcome | null> {
     let before: PageSnapshot | null = null;
     try {
       await this.call('watch');
@@ -136,7 +131,7 @@ export class UsedPage {
     }
   }
 
-  async #compare(selector: string, before: PageSnapshot): Promise<Happening> {
+  async #compare(selector: string, before: PageSnapshot): Promise<ActionOutcome> {
     const isSame = await this.call('isRemembered');
     const after = await this.call('snapshot', selector);
     if (!isSame || !isSamePage(new URL(after.url), new URL(before.url))) {

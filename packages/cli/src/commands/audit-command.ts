@@ -1,5 +1,5 @@
 import { InvalidArgumentError, Option, type Command } from 'commander';
-import type { AuditOptions } from '../audit/make-audit.ts';
+import type { AuditCommandOptions } from '../audit/make-audit.ts';
 import { auditFormats } from '../audit/audit-formats.ts';
 import type { Shard } from '../audit/shard.ts';
 import { failOnOption } from '../report/report.ts';
@@ -30,7 +30,7 @@ export function addAuditCommand(program: Command, version: string): void {
     .option('--out <FILE>', 'write it there; without it, it is printed')
     .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
     .option('--force', 'replace a file that is there already')
-    .action(async (target: string, options: AuditOptions) => {
+    .action(async (target: string, options: AuditCommandOptions) => {
       // A browser's driver takes longer to load than most commands take in all.
       const { makeAudit } = await import('../audit/make-audit.ts');
       await makeAudit(target, options, version);

@@ -83,7 +83,7 @@ async function auditOf(
   });
 }
 
-const rulesIn = ({ findings }: AuditReport) => findings.map(({ rule }) => rule);
+const rulesIn = ({ findings }: AuditReport) => findings.map(({ code }) => code);
 
 /** A menu behind a button, with what the button does on a press. */
 const toggled = (onclick: string, attributes = 'aria-expanded="false"', tag = 'button') => `
@@ -246,7 +246,7 @@ test('shards share the pages out, and together find what one run finds', async (
   expect(shards.flatMap(urls).toSorted()).toEqual(urls(whole));
   expect(shards.every(({ pages: own }) => own.length > 0)).toBe(true);
   const together = merged(shards);
-  const told = ({ findings }: AuditReport) => findings.map(({ rule, html }) => `${rule} ${html}`).toSorted();
+  const told = ({ findings }: AuditReport) => findings.map(({ code, html }) => `${code} ${html}`).toSorted();
   expect(told(together)).toEqual(told(whole));
   expect(together.summary).toEqual(whole.summary);
 });
@@ -415,7 +415,7 @@ describe('a server that takes its time', () => {
       '/c': document(''),
     };
     const only = ['mark-on-another-page', ...changingPage.probes.map(({ id }) => id)];
-    const told = ({ findings, notChecked }: AuditReport) => [findings.map(({ rule }) => rule), notChecked];
+    const told = ({ findings, notChecked }: AuditReport) => [findings.map(({ code }) => code), notChecked];
     const quick = await auditOf(site, { only });
     delays = { '/': 900, '/c': 200 };
     const slow = await auditOf(site, { only });

@@ -27,7 +27,7 @@ export function addCheckCommand(program: Command, version: string): void {
     });
 }
 
-function toFinding({ code, severity, message, remedy, file, pointer, line, column }: LocatedProblem): Finding {
-  const level = severity === 'fatal' || code === 'planned-entry' ? 'error' : 'warning';
-  return { code, level, message, remedy, file, pointer, line, column };
+function toFinding({ severity, ...problem }: LocatedProblem): Finding {
+  const level = severity === 'fatal' || problem.code === 'planned-entry' ? 'error' : 'warning';
+  return { ...problem, severity: level };
 }

@@ -1,6 +1,6 @@
 import type { Command } from 'commander';
 import { compareSites, type Problem, type SiteChange } from 'fair-trail';
-import { entryPointer } from 'fair-trail/internal/core';
+import { entryPointer, pageOf } from 'fair-trail/internal/core';
 import { readSoundSite, type CheckedSiteFile } from '../input/site-file.ts';
 import type { Finding } from '../report/finding.ts';
 import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';
@@ -59,7 +59,7 @@ function toFinding(change: SiteChange, before: CheckedSiteFile, after: CheckedSi
     case 'address-lost': {
       const message = `The address ${change.address} of "${change.from.label}" (${change.from.id}) leads nowhere now.`;
       const remedy = 'Add it to the "movedFrom" of the entry that it should lead to.';
-      return { ...note('address-lost', message, entryPointer(change.from), before), level: 'error', remedy };
+      return { ...note('address-lost', message, entryPointer(change.from), before), severity: 'error', remedy };
     }
   }
 }
@@ -70,9 +70,10 @@ function note(code: Finding['code'], message: string, pointer: string, of: Check
   const [place] = of.locate([asked]);
   return {
     code,
-    level: 'note',
+    severity: 'note',
     message,
     remedy: '',
+    page: pageOf('problems', code),
     file: of.file,
     pointer,
     line: place?.line ?? null,

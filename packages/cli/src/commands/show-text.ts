@@ -2,13 +2,13 @@ import type { Entry, DefinedSite } from 'fair-trail';
 import type { Colors } from 'picocolors/types.js';
 import { printable } from '../printable.ts';
 import { table } from '../report/table.ts';
-import type { ShownItem, ShownSite } from './show.ts';
+import type { SiteAnswerItem, SiteAnswer } from './show.ts';
 
 /** The painted sign of a mark: filled on the page itself, outlined on a section that holds it. */
 const blazes = { page: '▮', section: '▯' } as const;
 
 /** For people: the tree of entries and, for an address, the position, the marks in each menu and the breadcrumbs. */
-export function showText(site: DefinedSite, shown: ShownSite, colors: Colors): string {
+export function showText(site: DefinedSite, shown: SiteAnswer, colors: Colors): string {
   const entries = site.entries.flatMap((entry) => entryRows(entry, 0, shown, colors));
   const parts = [
     [colors.bold(printable(site.name)), site.origin === null ? '' : colors.dim(site.origin)].filter(Boolean).join('  '),
@@ -27,7 +27,7 @@ function section(title: string, lines: readonly string[], colors: Colors): strin
   return [colors.underline(title), ...lines.map((line) => `  ${line}`.trimEnd())].join('\n');
 }
 
-function entryRows(entry: Entry, level: number, shown: ShownSite, colors: Colors): string[][] {
+function entryRows(entry: Entry, level: number, shown: SiteAnswer, colors: Colors): string[][] {
   const isHere = entry.id === shown.entry;
   const isAbove = !isHere && shown.path.includes(entry.id);
   const notes = [
@@ -48,7 +48,7 @@ function entryRows(entry: Entry, level: number, shown: ShownSite, colors: Colors
   return [row, ...entry.entries.flatMap((child) => entryRows(child, level + 1, shown, colors))];
 }
 
-function positionLines(shown: ShownSite): string[] {
+function positionLines(shown: SiteAnswer): string[] {
   const params = Object.entries(shown.params).map(([name, value]) => `${name} = ${printable(value)}`);
   const sentences = {
     exact: `exactly ${shown.entry ?? ''}`,
@@ -58,12 +58,12 @@ function positionLines(shown: ShownSite): string[] {
   return [sentences[shown.status], ...params];
 }
 
-function wordsFor({ kind, label }: ShownItem): string {
+function wordsFor({ kind, label }: SiteAnswerItem): string {
   if (kind === undefined || kind === 'action') return printable(label);
   return kind === 'divider' ? '───' : `(${kind})`;
 }
 
-function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
+function itemRows(item: SiteAnswerItem, level: number, colors: Colors): string[][] {
   const sign = item.mark === null ? ' ' : blazes[item.mark];
   const words = wordsFor(item);
   const label = `${'  '.repeat(level)}${words}`;
@@ -75,7 +75,7 @@ function itemRows(item: ShownItem, level: number, colors: Colors): string[][] {
   return [row, ...item.items.flatMap((below) => itemRows(below, level + 1, colors))];
 }
 
-function breadcrumbLine({ breadcrumbs }: ShownSite, colors: Colors): string {
+function breadcrumbLine({ breadcrumbs }: SiteAnswer, colors: Colors): string {
   const steps = breadcrumbs.map(({ label, current }) => (current ? colors.bold(printable(label)) : printable(label)));
   return steps.length > 0 ? steps.join(' › ') : '(none)';
 }

@@ -10,24 +10,24 @@ import {
 import { unknownPosition } from 'fair-trail/internal/core';
 
 /** What `fair-trail show` answers; its JSON output is exactly this. */
-export interface ShownSite {
+export interface SiteAnswer {
   /** The address asked about, as given; null where none was. */
   readonly url: string | null;
   readonly entry: string | null;
   readonly status: Position['status'];
   readonly params: Readonly<Record<string, string>>;
   readonly path: readonly string[];
-  readonly menus: Readonly<Record<string, readonly ShownItem[]>>;
+  readonly menus: Readonly<Record<string, readonly SiteAnswerItem[]>>;
   readonly breadcrumbs: readonly { readonly label: string; readonly href: string | null; readonly current: boolean }[];
 }
 
-export interface ShownItem {
+export interface SiteAnswerItem {
   /** Null for a group that exists only in the menu. */
   readonly entry: string | null;
   readonly label: string;
   readonly href: string | null;
   readonly mark: MenuItem['mark'];
-  readonly items: readonly ShownItem[];
+  readonly items: readonly SiteAnswerItem[];
   /** For what is neither a link nor a group: an action, a divider, or the state of records. */
   readonly kind?: MenuItem['kind'];
   /** For an action: the name that the app gets. */
@@ -42,7 +42,7 @@ export interface ShowQuestion {
   readonly records: SiteRecords;
 }
 
-export function show(site: DefinedSite, { url, menu, audience, records }: ShowQuestion): ShownSite {
+export function show(site: DefinedSite, { url, menu, audience, records }: ShowQuestion): SiteAnswer {
   const position = url === null ? unknownPosition(site) : locate(site, url);
   const names = menu === null ? [...site.menus.keys()] : [menu];
   const menus = names.map(
@@ -60,7 +60,7 @@ export function show(site: DefinedSite, { url, menu, audience, records }: ShowQu
   };
 }
 
-function showItem({ kind, entry, action, label, href, mark, items }: MenuItem): ShownItem {
+function showItem({ kind, entry, action, label, href, mark, items }: MenuItem): SiteAnswerItem {
   const isPlain = kind === 'link' || kind === 'group';
   const item = { entry: entry?.id ?? null, label, href, mark, items: items.map(showItem) };
   return isPlain ? item : { ...item, kind, ...(action !== null && { action }) };

@@ -1,6 +1,6 @@
 import { closeSync, openSync, readSync, statSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
-import { Failure, type FailureCode } from '../failure.ts';
+import { Failure, type CommandFailureCode } from '../failure.ts';
 import { printable } from '../printable.ts';
 
 /** More than the largest sitemap that its protocol allows, and little enough to hold in memory several times. */
@@ -78,7 +78,7 @@ function tooLarge(shown: string): Failure {
 }
 
 function readFailure({ code }: NodeJS.ErrnoException, shown: string): Failure {
-  const failures: Readonly<Record<string, readonly [FailureCode, string]>> = {
+  const failures: Readonly<Record<string, readonly [CommandFailureCode, string]>> = {
     ENOENT: ['file-missing', `There is no file "${shown}".`],
     ENOTDIR: ['file-missing', `There is no file "${shown}".`],
     ELOOP: ['file-unreadable', `"${shown}" is a link that leads back to itself.`],

@@ -12,12 +12,12 @@ import { mostCommon } from './sitemap-reader.ts';
 /** More pages than any folder of documentation has, and few enough to hold. */
 const mostPages = 20_000;
 
-interface Page {
+interface FolderPage {
   /** From the top of the folder, with the name of an index page taken off. */
   readonly pathname: string;
   readonly facts: PageFacts;
   readonly draft: DraftPage;
-  parent: Page | null;
+  parent: FolderPage | null;
 }
 
 /**
@@ -179,7 +179,7 @@ interface ReadPage {
   readonly facts: PageFacts;
 }
 
-function labelled(read: readonly ReadPage[], guesses: string[]): Page[] {
+function labelled(read: readonly ReadPage[], guesses: string[]): FolderPage[] {
   const style = labelStyle(read.map(({ facts }) => facts.title).filter(Boolean));
   if (style.affix) guesses.push(`"${style.affix.text}" is taken off the titles: most of them share it.`);
   return read.map(({ pathname, aliases, facts }) => {
@@ -198,7 +198,7 @@ function labelled(read: readonly ReadPage[], guesses: string[]): Page[] {
 }
 
 /** The page of this folder that a link leads to. */
-function target(written: string | null, from: string, byPath: ReadonlyMap<string, Page>): Page | null {
+function target(written: string | null, from: string, byPath: ReadonlyMap<string, FolderPage>): FolderPage | null {
   const base = `https://site.invalid${from}`;
   if (written === null || !URL.canParse(written, base)) return null;
   const url = new URL(written, base);
@@ -207,7 +207,7 @@ function target(written: string | null, from: string, byPath: ReadonlyMap<string
   return byPath.get(pathname) ?? byPath.get(`${pathname.replace(/\/$/u, '')}/`) ?? null;
 }
 
-function addRedirects(facts: readonly ReadPage[], byPath: ReadonlyMap<string, Page>, guesses: string[]): void {
+function addRedirects(facts: readonly ReadPage[], byPath: ReadonlyMap<string, FolderPage>, guesses: string[]): void {
   for (const {
     pathname,
     facts: { redirect },
@@ -220,7 +220,12 @@ function addRedirects(facts: readonly ReadPage[], byPath: ReadonlyMap<string, Pa
   }
 }
 
-function parentOf(page: Page, byPath: ReadonlyMap<string, Page>, home: Page | null, guesses: string[]): Page | null {
+function parentOf(
+  page: FolderPage,
+  byPath: ReadonlyMap<string, FolderPage>,
+  home: FolderPage | null,
+  guesses: string[],
+): FolderPage | null {
   if (page === home) return null;
   const { breadcrumbs, up } = page.facts;
   const trail = breadcrumbs.flatMap((link) => target(link, page.pathname, byPath) ?? []);
@@ -241,15 +246,19 @@ function parentOf(page: Page, byPath: ReadonlyMap<string, Page>, home: Page | nu
 }
 
 /** For "index-b.html" the page "index.html" beside it, where that links to it and the home page does not. */
-function stemPage(page: Page, byPath: ReadonlyMap<string, Page>, home: Page | null): Page | null {
-  const links = (from: Page) => from.facts.links.some((link) => target(link, from.pathname, byPath) === page);
+function stemPage(
+  page: FolderPage,
+  byPath: ReadonlyMap<string, FolderPage>,
+  home: FolderPage | null,
+): FolderPage | null {
+  const links = (from: FolderPage) => from.facts.links.some((link) => target(link, from.pathname, byPath) === page);
   const stem = page.pathname.replace(/-[^-/]+(?=\.x?html?$)/iu, '');
   const found = stem === page.pathname ? null : (byPath.get(stem) ?? null);
   return found && found !== home && links(found) && !(home && links(home)) ? found : null;
 }
 
 /** The index page of the nearest folder above that has one. */
-function folderIndex(pathname: string, byPath: ReadonlyMap<string, Page>): Page | null {
+function folderIndex(pathname: string, byPath: ReadonlyMap<string, FolderPage>): FolderPage | null {
   const steps = pathname
     .replace(/[^/]+$|(?<=.)[^/]*\/$/u, '')
     .split('/')
@@ -261,10 +270,10 @@ function folderIndex(pathname: string, byPath: ReadonlyMap<string, Page>): Page 
   return null;
 }
 
-function breakCircles(pages: readonly Page[], home: Page | null, guesses: string[]): void {
+function breakCircles(pages: readonly FolderPage[], home: FolderPage | null, guesses: string[]): void {
   for (const page of pages) {
-    const seen = new Set<Page>();
-    for (let above: Page | null = page; above; above = above.parent) {
+    const seen = new Set<FolderPage>();
+    for (let above: FolderPage | null = page; above; above = above.parent) {
       if (seen.has(above)) {
         guesses.push(`"${above.draft.label}" is put at the top: the pages' own links make it its own ancestor.`);
         above.parent = null;
@@ -277,20 +286,24 @@ function breakCircles(pages: readonly Page[], home: Page | null, guesses: string
 }
 
 /** A place for each page: the home page first, then along the next links, then as the page above links to it. */
-function readingOrder(pages: readonly Page[], byPath: ReadonlyMap<string, Page>, home: Page | null): Map<Page, number> {
-  const order = new Map<Page, number>();
-  const add = (page: Page | null) => {
+function readingOrder(
+  pages: readonly FolderPage[],
+  byPath: ReadonlyMap<string, FolderPage>,
+  home: FolderPage | null,
+): Map<FolderPage, number> {
+  const order = new Map<FolderPage, number>();
+  const add = (page: FolderPage | null) => {
     if (page && !order.has(page)) order.set(page, order.size);
   };
   add(home);
-  const follow = (start: Page | null) => {
+  const follow = (start: FolderPage | null) => {
     for (let page = start; page;) {
       add(page);
       const next = target(page.facts.next, page.pathname, byPath);
       page = next && !order.has(next) ? next : null;
     }
   };
-  const addLinked = (page: Page) => {
+  const addLinked = (page: FolderPage) => {
     for (const link of page.facts.links) {
       const linked = target(link, page.pathname, byPath);
       if (linked && (linked.parent === page || (page === home && linked.parent === null))) add(linked);
@@ -336,7 +349,7 @@ function groupByFolder(top: readonly DraftPage[], guesses: string[]): DraftPage[
 /** Headings of a first page that say where one is, and not on what site. */
 const plainHeading = /^(?:home|index|contents|table of contents|welcome|documentation|main page|start)\W*$/iu;
 
-function siteName(pages: readonly Page[], home: Page | null, folder: string, guesses: string[]): string {
+function siteName(pages: readonly FolderPage[], home: FolderPage | null, folder: string, guesses: string[]): string {
   for (const said of [home?.facts.heading, home?.draft.label]) if (said && !plainHeading.test(said)) return said;
   const { affix } = labelStyle(pages.map((page) => page.facts.title));
   if (affix) return affix.text;

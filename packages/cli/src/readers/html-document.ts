@@ -1,17 +1,17 @@
 import { parse, type DefaultTreeAdapterTypes } from 'parse5';
 
-type Node = DefaultTreeAdapterTypes.Node;
+type HtmlNode = DefaultTreeAdapterTypes.Node;
 export type HtmlElement = DefaultTreeAdapterTypes.Element;
 
-export function parseHtml(text: string): Node {
+export function parseHtml(text: string): HtmlNode {
   return parse(text);
 }
 
-export function isElement(node: Node | undefined | null): node is HtmlElement {
+export function isElement(node: HtmlNode | undefined | null): node is HtmlElement {
   return node !== undefined && node !== null && 'tagName' in node;
 }
 
-export function childrenOf(node: Node): readonly Node[] {
+export function childrenOf(node: HtmlNode): readonly HtmlNode[] {
   return 'childNodes' in node ? node.childNodes : [];
 }
 
@@ -21,10 +21,10 @@ export function attribute(element: HtmlElement, name: string): string | null {
 
 /** All elements below a node in the order of the document. Without recursion: a page may be nested without end. */
 export function* elementsIn(
-  root: Node,
+  root: HtmlNode,
   skip?: (element: HtmlElement) => boolean,
 ): Generator<HtmlElement, void, undefined> {
-  const waiting: Node[] = [...childrenOf(root)].reverse();
+  const waiting: HtmlNode[] = [...childrenOf(root)].reverse();
   for (let node = waiting.pop(); node; node = waiting.pop()) {
     if (isElement(node)) {
       if (skip?.(node)) continue;
@@ -42,9 +42,9 @@ export function* elementsIn(
 const silent: ReadonlySet<string> = new Set(['script', 'style', 'template', 'noscript', 'svg']);
 
 /** The text of an element with its white space folded; that of an image is its alternative text. */
-export function textOf(root: Node, skip?: (element: HtmlElement) => boolean): string {
+export function textOf(root: HtmlNode, skip?: (element: HtmlElement) => boolean): string {
   let text = '';
-  const waiting: Node[] = [root];
+  const waiting: HtmlNode[] = [root];
   for (let node = waiting.pop(); node; node = waiting.pop()) {
     if (node.nodeName === '#text' && 'value' in node) text += node.value;
     if (isElement(node)) {
@@ -59,7 +59,7 @@ export function textOf(root: Node, skip?: (element: HtmlElement) => boolean): st
 
 /** The nearest element around this one that fits. */
 export function closest(element: HtmlElement, fits: (element: HtmlElement) => boolean): HtmlElement | null {
-  for (let node: Node | null = element; node; node = 'parentNode' in node ? node.parentNode : null) {
+  for (let node: HtmlNode | null = element; node; node = 'parentNode' in node ? node.parentNode : null) {
     if (isElement(node) && fits(node)) return node;
   }
   return null;

@@ -22,7 +22,7 @@ export function failOnOption(): Option {
 
 /** Prints the findings, and sets the exit code: 1 where one of them is at the level to fail on, or above. */
 export function report(findings: readonly Finding[], { format, failOn }: ReportOptions, version: string): void {
-  const count = (level: Level) => findings.filter((finding) => finding.level === level).length;
+  const count = (level: Level) => findings.filter((finding) => finding.severity === level).length;
   const summary = { error: count('error'), warning: count('warning'), note: count('note') };
   const writers = {
     text: () => toText(findings, summary),
@@ -37,7 +37,7 @@ export function report(findings: readonly Finding[], { format, failOn }: ReportO
 const paints = { error: colors.red, warning: colors.yellow, note: colors.green };
 
 function toText(findings: readonly Finding[], summary: Readonly<Record<Level, number>>): string {
-  const lines = findings.map(({ code, level, message, remedy, file, pointer, line, column }) => {
+  const lines = findings.map(({ code, severity: level, message, remedy, file, pointer, line, column }) => {
     const place = line === null ? printable(file) : `${printable(file)}:${line}:${column ?? 1}`;
     const words = [printable(message), printable(remedy)].filter(Boolean).join(' ');
     return `${colors.dim(`${place} ${printable(pointer) || '/'}`)}\n  ${paints[level](level)} ${words} [${code}]`;

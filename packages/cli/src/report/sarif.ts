@@ -4,13 +4,14 @@ import type { Finding } from './finding.ts';
 
 /** Findings as a log of the Static Analysis Results Interchange Format, version 2.1.0 (OASIS). */
 export function toSarif(findings: readonly Finding[], version: string): object {
-  const codes = [...new Set(findings.map(({ code }) => code))];
+  const pages = new Map(findings.map(({ code, page }) => [code, page]));
+  const codes = [...pages.keys()];
   return {
     $schema: 'https://json.schemastore.org/sarif-2.1.0.json',
     version: '2.1.0',
     runs: [
       {
-        tool: { driver: { name: 'fair-trail', version, rules: codes.map((id) => ({ id })) } },
+        tool: { driver: { name: 'fair-trail', version, rules: [...pages].map(([id, helpUri]) => ({ id, helpUri })) } },
         columnKind: 'utf16CodeUnits',
         results: findings.map((finding) => toResult(finding, codes.indexOf(finding.code))),
       },
@@ -18,7 +19,10 @@ export function toSarif(findings: readonly Finding[], version: string): object {
   };
 }
 
-function toResult({ code, level, message, remedy, file, pointer, line, column }: Finding, ruleIndex: number): object {
+function toResult(
+  { code, severity: level, message, remedy, file, pointer, line, column }: Finding,
+  ruleIndex: number,
+): object {
   const region = line === null ? {} : { region: { startLine: line, startColumn: column ?? 1 } };
   const physicalLocation = { artifactLocation: { uri: uriOf(file) }, ...region };
   return {

@@ -1,5 +1,5 @@
-import type { SeenPage, SeenPages } from './seen-pages.ts';
-import { pathOf, type Stop } from './stops.ts';
+import type { VisitedPage, VisitedPages } from './seen-pages.ts';
+import { pathOf, type ExpectedPage } from './stops.ts';
 import type { WalkFault, WalkNotes } from './walk-report.ts';
 
 /** From so many pages on, what is wrong on most of them alike is one fault of the site file. */
@@ -12,7 +12,7 @@ const most = 0.8;
  * Tells a wrong site file from a wrong page, by what the other pages say: a page that is not where the site file has it, and
  * that menus lead to elsewhere; titles that are all otherwise; a label that the page has for a heading.
  */
-export function settleBlame(notes: WalkNotes, stops: readonly Stop[], seen: SeenPages): void {
+export function settleBlame(notes: WalkNotes, stops: readonly ExpectedPage[], seen: VisitedPages): void {
   const byAddress = new Map(stops.map((stop) => [stop.address, stop]));
   const stopOf = ({ address }: WalkFault) => (address === null ? null : (byAddress.get(address) ?? null));
   settleTitles(notes, stops, seen);
@@ -32,7 +32,7 @@ export function settleBlame(notes: WalkNotes, stops: readonly Stop[], seen: Seen
   });
 }
 
-function settle(fault: WalkFault, stop: Stop | null, seen: SeenPages): WalkFault {
+function settle(fault: WalkFault, stop: ExpectedPage | null, seen: VisitedPages): WalkFault {
   // Whoever made the page has put it there.
   if (fault.code === 'not-in-site-file') return { ...fault, blame: 'site file' };
   if (!stop) return fault;
@@ -55,7 +55,11 @@ function settle(fault: WalkFault, stop: Stop | null, seen: SeenPages): WalkFault
 }
 
 /** A label that is old in the site file alone is one fault, and not another in each title and way that it is in. */
-function isOfLabel({ code }: WalkFault, { stop, title, breadcrumbs }: SeenPage, renamed: ReadonlyMap<string, string>) {
+function isOfLabel(
+  { code }: WalkFault,
+  { stop, title, breadcrumbs }: VisitedPage,
+  renamed: ReadonlyMap<string, string>,
+) {
   const now = (label: string) => renamed.get(label) ?? label;
   if (code === 'wrong-title') {
     return renamed.has(stop.label) && title === stop.title.replace(stop.label, () => now(stop.label));
@@ -66,7 +70,7 @@ function isOfLabel({ code }: WalkFault, { stop, title, breadcrumbs }: SeenPage, 
 }
 
 /** A page may be elsewhere than the site file says: where a link of its label leads. */
-function settleMissing(fault: WalkFault, { key, label }: Stop, seen: SeenPages): WalkFault {
+function settleMissing(fault: WalkFault, { key, label }: ExpectedPage, seen: VisitedPages): WalkFault {
   const elsewhere = [...seen.placesOf(label)].find(([place]) => place !== key);
   if (elsewhere) {
     const message = `${fault.message} The menus lead to ${pathOf(elsewhere[1])} under its label.`;
@@ -78,7 +82,7 @@ function settleMissing(fault: WalkFault, { key, label }: Stop, seen: SeenPages):
 }
 
 /** Titles that are all made otherwise, each for its own page, are made by another pattern; one title for all pages is frozen. */
-function settleTitles(notes: WalkNotes, stops: readonly Stop[], seen: SeenPages): void {
+function settleTitles(notes: WalkNotes, stops: readonly ExpectedPage[], seen: VisitedPages): void {
   const faulty = new Set(notes.faults.filter(({ code }) => code === 'wrong-title').map(({ address }) => address));
   const pages = stops.filter(({ address }) => faulty.has(address)).map(({ key }) => seen.page(key));
   const wrong = pages.filter((page) => page !== null && page.title !== page.stop.title);

@@ -2,11 +2,11 @@ import type { DefinedSite } from 'fair-trail';
 import { markOf } from 'fair-trail/internal/testing';
 import { everyItem, type PageReading } from 'fair-trail/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
-import { keyOf, pathOf, type Stop } from './stops.ts';
+import { keyOf, pathOf, type ExpectedPage } from './stops.ts';
 import { WalkNotes } from './walk-report.ts';
 
 /** What a page is held against. */
-export interface Held {
+export interface WalkContext {
   readonly site: DefinedSite;
   readonly menus: SiteMenus;
   readonly notes: WalkNotes;
@@ -21,7 +21,7 @@ export interface Held {
  *
  * @param how the visitor has come, where that was not by its address
  */
-export function checkPage(held: Held, stop: Stop, reading: PageReading, how?: string): void {
+export function checkPage(held: WalkContext, stop: ExpectedPage, reading: PageReading, how?: string): void {
   checkMarks(held, stop, reading, how);
   const { notes } = held;
   notes.tried(stop, 'titled');
@@ -33,13 +33,13 @@ export function checkPage(held: Held, stop: Stop, reading: PageReading, how?: st
 }
 
 /** What kinds of faults a page has as it is now. */
-export function kindsOfFaults(held: Held, stop: Stop, reading: PageReading): readonly string[] {
+export function kindsOfFaults(held: WalkContext, stop: ExpectedPage, reading: PageReading): readonly string[] {
   const notes = new WalkNotes();
   checkPage({ ...held, notes }, stop, reading);
   return notes.faults.map(({ code, menu }) => `${code} ${menu ?? ''}`);
 }
 
-function checkMarks({ site, menus, notes }: Held, stop: Stop, reading: PageReading, how?: string): void {
+function checkMarks({ site, menus, notes }: WalkContext, stop: ExpectedPage, reading: PageReading, how?: string): void {
   for (const menu of reading.menus) {
     const name = menus.nameOf(menu);
     if (name === null) continue;
@@ -70,7 +70,12 @@ function checkMarks({ site, menus, notes }: Held, stop: Stop, reading: PageReadi
   }
 }
 
-function checkBreadcrumbs({ notes }: Held, stop: Stop, { breadcrumbs, menus }: PageReading, how?: string): void {
+function checkBreadcrumbs(
+  { notes }: WalkContext,
+  stop: ExpectedPage,
+  { breadcrumbs, menus }: PageReading,
+  how?: string,
+): void {
   if (breadcrumbs === null) {
     // Nothing leads back from the home page.
     if (stop.breadcrumbs.length < 2) notes.tried(stop, 'breadcrumbs');

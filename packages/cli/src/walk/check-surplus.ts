@@ -1,11 +1,15 @@
 import { locate, mayAccess } from 'fair-trail';
 import type { PageReading } from 'fair-trail/testing';
-import type { Held } from './check-page.ts';
+import type { WalkContext } from './check-page.ts';
 import { linksByKey } from './site-menus.ts';
 import { isWithoutRecords, pathOf, type Visitor } from './stops.ts';
 
 /** What the menus of a page offer that is not in them in the site file. */
-export function checkSurplus({ site, menus, notes }: Held, { audience, records }: Visitor, reading: PageReading): void {
+export function checkSurplus(
+  { site, menus, notes }: WalkContext,
+  { audience, records }: Visitor,
+  reading: PageReading,
+): void {
   const { origin } = new URL(reading.url);
   for (const menu of reading.menus) {
     const name = menus.nameOf(menu);

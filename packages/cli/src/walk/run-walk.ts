@@ -5,10 +5,10 @@ import { openGate } from '../browser/gate.ts';
 import { reasonOf } from '../reason-of.ts';
 import { settleBlame } from './blame.ts';
 import { checkSurplus } from './check-surplus.ts';
-import { SeenPages } from './seen-pages.ts';
+import { VisitedPages } from './seen-pages.ts';
 import { SiteMenus } from './site-menus.ts';
 import type { Storage } from './storage-file.ts';
-import { prefixOf, stopsOf, type Stop, type Visitor } from './stops.ts';
+import { prefixOf, expectedPages, type ExpectedPage, type Visitor } from './stops.ts';
 import { WalkWindow } from './walk-window.ts';
 import { Walker, type WalkInput } from './walker.ts';
 import { WalkNotes, type WalkedSite, type WalkReport } from './walk-report.ts';
@@ -34,9 +34,9 @@ export interface WalkSettings extends Visitor {
 
 /** What a walk is made of, for those who write a test of it. */
 export interface Walked {
-  readonly stops: readonly Stop[];
+  readonly stops: readonly ExpectedPage[];
   readonly notes: WalkNotes;
-  readonly seen: SeenPages;
+  readonly seen: VisitedPages;
   readonly report: (of: WalkedSite) => WalkReport;
 }
 
@@ -48,7 +48,7 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
   const { site, address, only, inputs, width, storage } = settings;
   const { language = site.language, isStopped = () => false, onProgress, patience = 3000 } = settings;
   const { origin } = new URL(address);
-  const { stops: all, leftOut } = stopsOf(site, settings);
+  const { stops: all, leftOut } = expectedPages(site, settings);
   const stops = all.filter(({ entry }) => only === null || only.includes(entry.id));
   const notes = new WalkNotes();
   const menus = new SiteMenus(site, settings);
@@ -78,13 +78,13 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
     const held = { site, menus, notes, patience, staying: new Set<string>() };
     const open = async () =>
       new Walker(new WalkWindow(await context.newPage(), origin, held, settings.answersWithin), held);
-    const seen = new SeenPages(site, menus);
+    const seen = new VisitedPages(site, menus);
     const ways = stops.flatMap((stop) =>
       [...stop.ways.keys()].flatMap((menu) => inputs.map((input) => ({ stop, menu, input }))),
     );
     let done = 0;
     const next = () => onProgress?.((done += 1), stops.length + ways.length);
-    const giveUp = ({ stop }: { readonly stop: Stop }, error: unknown) => {
+    const giveUp = ({ stop }: { readonly stop: ExpectedPage }, error: unknown) => {
       const reason = reasonOf(error);
       notes.notJudged(stop, null, `The page could not be used: ${reason}`);
     };
@@ -127,8 +127,9 @@ export async function runWalk(browser: Browser, settings: WalkSettings): Promise
 }
 
 /** A page with none below it: an address below it is unknown too. */
-function leafOf(stops: readonly Stop[]): Stop | null {
-  const isLeaf = ({ entry, address }: Stop) => entry.entries.length === 0 && !address.includes('?') && address !== '/';
+function leafOf(stops: readonly ExpectedPage[]): ExpectedPage | null {
+  const isLeaf = ({ entry, address }: ExpectedPage) =>
+    entry.entries.length === 0 && !address.includes('?') && address !== '/';
   return stops.find(isLeaf) ?? null;
 }
 

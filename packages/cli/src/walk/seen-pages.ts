@@ -1,11 +1,11 @@
 import type { DefinedSite } from 'fair-trail';
 import { everyItem, type PageReading } from 'fair-trail/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
-import type { Stop } from './stops.ts';
+import type { ExpectedPage } from './stops.ts';
 
 /** What is kept of a page that is there. */
-export interface SeenPage {
-  readonly stop: Stop;
+export interface VisitedPage {
+  readonly stop: ExpectedPage;
   readonly title: string;
   readonly heading: string | null;
   /** Null where it shows none. */
@@ -13,21 +13,21 @@ export interface SeenPage {
 }
 
 /** A menu of the site file as pages show it. */
-export interface SeenMenu {
+export interface VisitedMenu {
   /** Its name on the pages. */
   readonly name: string;
   /** Pages that show it, the home page first where it does: one to begin on, and another for the way to the first. */
-  readonly shownOn: readonly Stop[];
+  readonly shownOn: readonly ExpectedPage[];
   /** The first page that shows it. */
   readonly reading: PageReading;
 }
 
 /** What the pages of a site say of each other. A site has many pages, so that little is kept of each. */
-export class SeenPages {
+export class VisitedPages {
   readonly #site: DefinedSite;
   readonly #menus: SiteMenus;
-  readonly #pages = new Map<string, SeenPage>();
-  readonly #shown = new Map<string, SeenMenu>();
+  readonly #pages = new Map<string, VisitedPage>();
+  readonly #shown = new Map<string, VisitedMenu>();
   /** The labels of links in menus, by the keys of what they lead to; and where they lead, by their labels. */
   readonly #labels = new Map<string, Set<string>>();
   readonly #places = new Map<string, Map<string, string>>();
@@ -37,7 +37,7 @@ export class SeenPages {
     this.#menus = menus;
   }
 
-  add(stop: Stop, reading: PageReading): void {
+  add(stop: ExpectedPage, reading: PageReading): void {
     const { title, heading, breadcrumbs } = reading;
     this.#pages.set(stop.key, { stop, title, heading, breadcrumbs: breadcrumbs?.map(({ name }) => name) ?? null });
     const isHome = stop.entry === this.#site.home;
@@ -61,12 +61,12 @@ export class SeenPages {
     return this.#pages.size;
   }
 
-  page(key: string): SeenPage | null {
+  page(key: string): VisitedPage | null {
     return this.#pages.get(key) ?? null;
   }
 
   /** By the names of the site file. */
-  get menus(): ReadonlyMap<string, SeenMenu> {
+  get menus(): ReadonlyMap<string, VisitedMenu> {
     return this.#shown;
   }
 

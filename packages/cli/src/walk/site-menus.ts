@@ -1,7 +1,7 @@
 import { menuItems, type MenuItem, type DefinedSite } from 'fair-trail';
 import type { ItemReading, MenuReading } from 'fair-trail/internal/testing';
 import { everyItem } from 'fair-trail/testing';
-import { keyOf, type Stop, type Visitor } from './stops.ts';
+import { keyOf, type ExpectedPage, type Visitor } from './stops.ts';
 
 /** How much of a menu of the page must be of a menu of the site for the two to be the same. */
 const leastShare = 0.5;
@@ -63,7 +63,7 @@ export class SiteMenus {
   }
 
   /** What a menu marks at a place: `page`, `section` or nothing, by the keys of what it leads to. */
-  marksAt(name: string, { position }: Pick<Stop, 'position'>): ReadonlyMap<string, ReadonlySet<string | null>> {
+  marksAt(name: string, { position }: Pick<ExpectedPage, 'position'>): ReadonlyMap<string, ReadonlySet<string | null>> {
     const marks = new Map<string, Set<string | null>>();
     for (const { href, mark } of flat(menuItems(this.#site, name, { ...this.#visitor, position }))) {
       if (href === null) continue;

@@ -1,6 +1,6 @@
 import { defineSite, type SiteDefinition } from 'fair-trail';
 import { describe, expect, test } from 'vitest';
-import { keyOf, stopsOf } from './stops.ts';
+import { keyOf, expectedPages } from './stops.ts';
 import { WalkNotes } from './walk-report.ts';
 
 const visitor = { audience: [], records: {} };
@@ -33,7 +33,7 @@ const definition: SiteDefinition = {
 
 describe('the pages of a site', () => {
   const records = { species: [{ params: { slug: 'bar-tailed godwit' }, label: 'Bar-tailed godwit' }] };
-  const { stops } = stopsOf(defineSite(definition, { base: '/point' }), { ...visitor, records });
+  const { stops } = expectedPages(defineSite(definition, { base: '/point' }), { ...visitor, records });
   const stop = (id: string) => stops.find(({ entry }) => entry.id === id);
 
   test('have addresses below the base, and those of records are written out', () => {
@@ -77,7 +77,7 @@ test('the pages of another language have its addresses, labels and titles', () =
     },
     { base: '/point' },
   );
-  const { stops } = stopsOf(site, { ...visitor, language: 'cy' });
+  const { stops } = expectedPages(site, { ...visitor, language: 'cy' });
   expect(stops.map(({ address, title, aliases }) => [address, title, aliases])).toEqual([
     ['/point/cy', 'Heddiw · Moresg', []],
     ['/point/cy/cuddfannau', 'Cuddfannau · Moresg', ['/point/cy/huts']],
@@ -99,7 +99,7 @@ test('50 000 entries, and as many that are left out, are listed and told in one 
     aliases: [`/a/${index}`],
     ...(index % 2 === 1 && { audience: ['ringer'] }),
   }));
-  const { stops, leftOut } = stopsOf(defineSite({ name: 'Marram', entries }), visitor);
+  const { stops, leftOut } = expectedPages(defineSite({ name: 'Marram', entries }), visitor);
   expect([stops.length, leftOut.length, stops.at(-1)?.aliases]).toEqual([25_000, 25_000, ['/a/49998']]);
   const notes = new WalkNotes();
   for (const { entry, reason } of leftOut) notes.notJudged({ entry }, null, reason);

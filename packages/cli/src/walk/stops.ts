@@ -16,7 +16,7 @@ import {
 import { addressOfTemplate, entryPointer, writeTemplate } from 'fair-trail/internal/core';
 import { isHarmful } from '../browser/harmful.ts';
 
-type Place = DefinedSite['addresses'][string][number];
+type WalkedAddress = DefinedSite['addresses'][string][number];
 
 /** What the visitor of a walk is and has. */
 export interface Visitor {
@@ -27,7 +27,7 @@ export interface Visitor {
 }
 
 /** A page that the site file names, and what it says of it. */
-export interface Stop {
+export interface ExpectedPage {
   /** The same for the same page, however its address is written. */
   readonly key: string;
   readonly entry: Entry;
@@ -52,26 +52,26 @@ export interface Stop {
 const anyOrigin = 'https://site.invalid';
 
 /** An entry that is not walked to, and why. */
-export interface LeftOut {
+export interface SkippedEntry {
   readonly entry: Entry;
   readonly reason: string;
 }
 
 /** All pages of a site for a visitor, records one by one. */
-export function stopsOf(
+export function expectedPages(
   site: DefinedSite,
   visitor: Visitor,
-): { readonly stops: readonly Stop[]; readonly leftOut: readonly LeftOut[] } {
+): { readonly stops: readonly ExpectedPage[]; readonly leftOut: readonly SkippedEntry[] } {
   const { language = site.language } = visitor;
   const waysByKey = waysOf(site, visitor);
-  const placesByEntry = new Map<Entry, Place[]>();
+  const placesByEntry = new Map<Entry, WalkedAddress[]>();
   for (const place of site.addresses[language] ?? []) {
     const places = placesByEntry.get(place.entry);
     if (places) places.push(place);
     else placesByEntry.set(place.entry, [place]);
   }
-  const stops: Stop[] = [];
-  const leftOut: LeftOut[] = [];
+  const stops: ExpectedPage[] = [];
+  const leftOut: SkippedEntry[] = [];
   for (const entry of everyEntry(site.entries)) {
     const reason = reasonToLeaveOut(site, entry, visitor);
     if (reason !== null) {

@@ -1,9 +1,9 @@
+import { pageOf, type Report } from 'fair-trail/internal/core';
 import { checks, faultKinds, type Blame, type Check, type FaultCode } from './faults.ts';
-import type { Stop } from './stops.ts';
+import type { ExpectedPage } from './stops.ts';
 
 /** One thing that is not as the site file says. */
-export interface WalkFault {
-  readonly code: FaultCode;
+export interface WalkFault extends Report<FaultCode, 'error'> {
   readonly check: Check;
   readonly blame: Blame;
   /** The id of the entry; null for what is of the whole site. */
@@ -14,12 +14,9 @@ export interface WalkFault {
   readonly menu: string | null;
   /** In the site file; null for what is not in it. */
   readonly pointer: string | null;
-  /** What is so here. */
-  readonly message: string;
-  readonly remedy: string;
 }
 
-export interface WalkedStop {
+export interface WalkedPage {
   readonly entry: string;
   readonly label: string;
   readonly address: string;
@@ -41,7 +38,7 @@ export interface WalkReport {
   readonly target: string;
   /** In which the pages are. */
   readonly language: string;
-  readonly stops: readonly WalkedStop[];
+  readonly stops: readonly WalkedPage[];
   readonly faults: readonly WalkFault[];
   /** What could not be tried, which is no pass. */
   readonly notJudged: readonly NotJudgedPart[];
@@ -56,7 +53,7 @@ export interface WalkReport {
 /** What was walked, and by what. */
 export type WalkedSite = Pick<WalkReport, 'tool' | 'site' | 'target' | 'language'>;
 
-interface Found extends Pick<WalkFault, 'code' | 'blame' | 'message'> {
+interface FaultDescription extends Pick<WalkFault, 'code' | 'blame' | 'message'> {
   readonly menu?: string;
   /** How the visitor has come, where that was not by the page's address: what is so however they come is told once. */
   readonly how?: string | undefined;
@@ -75,16 +72,17 @@ export class WalkNotes {
   }
 
   /** Takes note that something was tried: without a fault it is right. */
-  tried(stop: Stop, check: Check): void {
+  tried(stop: ExpectedPage, check: Check): void {
     this.#judged.add(`${stop.key}\n${check}`);
   }
 
-  fault(stop: Stop | null, { code, blame, message: told, menu, how }: Found): void {
+  fault(stop: ExpectedPage | null, { code, blame, message: told, menu, how }: FaultDescription): void {
     const { check, remedy } = faultKinds[code];
     const message = how === undefined ? told : told.replace(/[.]$/u, `, ${how}.`);
     if (stop) this.tried(stop, check);
     const fault: WalkFault = {
       code,
+      severity: 'error',
       check,
       blame,
       entry: stop?.entry.id ?? null,
@@ -93,6 +91,7 @@ export class WalkNotes {
       pointer: stop?.pointer ?? (menu === undefined ? null : `/menus/${menu}`),
       message,
       remedy,
+      page: pageOf('walk', code),
     };
     // One cause is often met again on the way, by another input.
     const named = (text: string) => [code, fault.address, text].join('\n');
@@ -111,18 +110,18 @@ export class WalkNotes {
     this.#faults = this.#faults.flatMap((fault) => better(fault) ?? []);
   }
 
-  notJudged(stop: Pick<Stop, 'entry'> | null, check: Check | null, reason: string): void {
+  notJudged(stop: Pick<ExpectedPage, 'entry'> | null, check: Check | null, reason: string): void {
     const entry = stop?.entry.id ?? null;
     this.#notJudged.set([entry, check, reason].join('\n'), { entry, check, reason });
   }
 
-  report(of: WalkedSite, stops: readonly Stop[]): WalkReport {
+  report(of: WalkedSite, stops: readonly ExpectedPage[]): WalkReport {
     const wrong = new Set(this.#faults.map(({ address, check }) => `${address ?? ''}\n${check}`));
-    const outcome = (stop: Stop, check: Check) => {
+    const outcome = (stop: ExpectedPage, check: Check) => {
       if (wrong.has(`${stop.address}\n${check}`)) return 'wrong';
       return this.#judged.has(`${stop.key}\n${check}`) ? 'right' : 'not judged';
     };
-    const walked = stops.map((stop): WalkedStop => {
+    const walked = stops.map((stop): WalkedPage => {
       const outcomes = checks.map((check) => [check, outcome(stop, check)] as const);
       return {
         entry: stop.entry.id,
@@ -130,7 +129,7 @@ export class WalkNotes {
         address: stop.address,
         pointer: stop.pointer,
         menus: [...stop.ways.keys()],
-        checks: Object.fromEntries(outcomes) as WalkedStop['checks'],
+        checks: Object.fromEntries(outcomes) as WalkedPage['checks'],
       };
     });
     // Several windows walk side by side; what is told is in the order of the site file.

@@ -3,15 +3,15 @@ import { navigation, type Navigation, type PageReading } from 'fair-trail/testin
 import { playwrightHost } from 'fair-trail/testing/playwright';
 import type { Page } from 'playwright-core';
 import { WindowNavigation } from '../browser/window-navigation.ts';
-import { kindsOfFaults, type Held } from './check-page.ts';
-import { keyOf, type Stop } from './stops.ts';
+import { kindsOfFaults, type WalkContext } from './check-page.ts';
+import { keyOf, type ExpectedPage } from './stops.ts';
 
 /** How long a page may take to load, in milliseconds. */
 const usualLoading = 30_000;
 
 /** One window: how pages are gone to in it, and how long each is waited for to be read. */
 export class WalkWindow {
-  readonly #held: Held;
+  readonly #held: WalkContext;
   readonly #site: DefinedSite;
   readonly #page: Page;
   readonly #origin: string;
@@ -21,7 +21,7 @@ export class WalkWindow {
   /** How the last document was answered. */
   #status: number | null = null;
 
-  constructor(page: Page, origin: string, held: Held, answersWithin?: number) {
+  constructor(page: Page, origin: string, held: WalkContext, answersWithin?: number) {
     this.#page = page;
     this.#origin = origin;
     this.#held = held;
@@ -62,7 +62,7 @@ export class WalkWindow {
    * What a page shows, once it is as the site file says: one that is drawn late has its time, and then is as it is. Where
    * faults of a kind have stayed so before, others of that kind are given less.
    */
-  readPage(stop: Stop): Promise<PageReading> {
+  readPage(stop: ExpectedPage): Promise<PageReading> {
     const { patience, staying } = this.#held;
     return this.#read((reading, waited) => {
       const kinds = this.#kindsOfFaults(stop, reading);
@@ -83,7 +83,7 @@ export class WalkWindow {
     }
   }
 
-  #kindsOfFaults(stop: Stop, reading: PageReading): readonly string[] {
+  #kindsOfFaults(stop: ExpectedPage, reading: PageReading): readonly string[] {
     if (!this.isAt(stop, reading)) return ['elsewhere'];
     // A page without any menu is no fault, and most often not drawn yet.
     return [...(this.hasMenu(reading) ? [] : ['no menu']), ...kindsOfFaults(this.#held, stop, reading)];
@@ -95,7 +95,7 @@ export class WalkWindow {
   }
 
   /** Is on a page to begin there, at its top. */
-  async begin(from: Stop): Promise<PageReading> {
+  async begin(from: ExpectedPage): Promise<PageReading> {
     const { address } = await this.nav.place().catch(() => ({ address: '' }));
     if (address !== from.address || !this.#page.url().startsWith(this.#origin)) await this.visit(from.address);
     const reading = await this.readPage(from);
@@ -105,7 +105,7 @@ export class WalkWindow {
   }
 
   /** Whether a page is shown by its own address, whatever it says of itself. */
-  isAt(stop: Stop, { url }: PageReading): boolean {
+  isAt(stop: ExpectedPage, { url }: PageReading): boolean {
     return keyOf(this.#site, new URL(url)) === stop.key;
   }
 

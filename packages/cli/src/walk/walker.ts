@@ -1,9 +1,9 @@
 import type { DefinedSite } from 'fair-trail';
 import { type MenuReading, quoted } from 'fair-trail/internal/testing';
 import { everyItem, NavigationFailure, type PageReading } from 'fair-trail/testing';
-import { checkPage, essence, type Held } from './check-page.ts';
+import { checkPage, essence, type WalkContext } from './check-page.ts';
 import { markedAsPage } from './seen-pages.ts';
-import { keyOf, pathOf, type Stop } from './stops.ts';
+import { keyOf, pathOf, type ExpectedPage } from './stops.ts';
 import type { WalkWindow } from './walk-window.ts';
 import { inOneLine, isCalled, marksIn, offersOf, wayIn } from './ways.ts';
 
@@ -11,11 +11,11 @@ export type WalkInput = 'mouse' | 'keyboard';
 
 /** Walks in one window: goes to pages, looks at them, and uses their menus. */
 export class Walker {
-  readonly #held: Held;
+  readonly #held: WalkContext;
   readonly #site: DefinedSite;
   readonly #window: WalkWindow;
 
-  constructor(window: WalkWindow, held: Held) {
+  constructor(window: WalkWindow, held: WalkContext) {
     this.#window = window;
     this.#held = held;
     this.#site = held.site;
@@ -27,7 +27,7 @@ export class Walker {
   }
 
   /** Looks at a page by its address: is it there, is it right, does a reload keep it, do its other addresses lead to it. */
-  async look(stop: Stop): Promise<PageReading | null> {
+  async look(stop: ExpectedPage): Promise<PageReading | null> {
     const { notes } = this.#held;
     const answer = await this.#window.visit(stop.address);
     notes.tried(stop, 'there');
@@ -49,7 +49,7 @@ export class Walker {
     return reading;
   }
 
-  async #checkReload(stop: Stop, before: PageReading): Promise<void> {
+  async #checkReload(stop: ExpectedPage, before: PageReading): Promise<void> {
     const { notes } = this.#held;
     notes.tried(stop, 'kept by a reload');
     await this.#window.nav.reload();
@@ -60,7 +60,7 @@ export class Walker {
     notes.fault(stop, { code: 'not-kept', blame: 'page', message });
   }
 
-  async #checkMoved(stop: Stop, address: string): Promise<void> {
+  async #checkMoved(stop: ExpectedPage, address: string): Promise<void> {
     const { notes } = this.#held;
     notes.tried(stop, 'other addresses');
     const isRight = (shown: PageReading) => this.#window.isAt(stop, shown) && pathOf(shown.url) !== address;
@@ -69,7 +69,7 @@ export class Walker {
     notes.fault(stop, { code: 'old-address-dead', blame: 'page', message: `${address} leads to ${found}.` });
   }
 
-  async #checkAlias(stop: Stop, address: string, own: PageReading): Promise<void> {
+  async #checkAlias(stop: ExpectedPage, address: string, own: PageReading): Promise<void> {
     const { notes } = this.#held;
     notes.tried(stop, 'other addresses');
     const isRight = ({ title, heading }: PageReading) => title === own.title && heading === own.heading;
@@ -92,7 +92,7 @@ export class Walker {
   }
 
   /** Goes to a page through a menu, from another page that shows the menu, and back again. */
-  async reach(stop: Stop, menu: string, from: Stop, input: WalkInput): Promise<void> {
+  async reach(stop: ExpectedPage, menu: string, from: ExpectedPage, input: WalkInput): Promise<void> {
     const { notes } = this.#held;
     const check = input === 'mouse' ? 'by mouse' : 'by keyboard';
     const code = input === 'mouse' ? 'not-by-mouse' : 'not-by-keyboard';
@@ -125,7 +125,7 @@ export class Walker {
     if (!this.#window.isAt(stop, before)) await this.#checkBack(stop, before);
   }
 
-  async #checkBack(stop: Stop, start: PageReading): Promise<void> {
+  async #checkBack(stop: ExpectedPage, start: PageReading): Promise<void> {
     const { notes } = this.#held;
     notes.tried(stop, 'back');
     try {
@@ -145,7 +145,7 @@ export class Walker {
 
   /** Where a page stands in a menu: what is made only when it is opened is opened by the labels of the site file. */
   async #wayTo(
-    stop: Stop,
+    stop: ExpectedPage,
     menu: string,
     start: PageReading,
   ): Promise<{ readonly names: readonly string[]; readonly isIn: (reading: MenuReading) => boolean } | null> {
@@ -187,7 +187,7 @@ export class Walker {
     return null;
   }
 
-  #checkLabel(stop: Stop, menu: string, name: string): void {
+  #checkLabel(stop: ExpectedPage, menu: string, name: string): void {
     const label = stop.ways.get(menu)?.at(-1) ?? stop.label;
     if (isCalled(name, label)) return;
     const message = `It is “${name}” in the menu, and “${label}” in the site file.`;
@@ -201,7 +201,7 @@ export class Walker {
    * @param home the heading of the home page
    * @param below a page without any below it
    */
-  async checkUnknown(prefix: string, home: string | null, below: Stop | null): Promise<void> {
+  async checkUnknown(prefix: string, home: string | null, below: ExpectedPage | null): Promise<void> {
     const { notes } = this.#held;
     for (const address of [`${prefix}/no-such-page-7d1f`, ...(below ? [`${below.address}/no-such-page-7d1f`] : [])]) {
       if (keyOf(this.#site, address) !== address) continue;

@@ -1,13 +1,13 @@
 import type { DefinedSite } from 'fair-trail';
 import { type ItemReading, type MenuReading, quoted } from 'fair-trail/internal/testing';
 import { everyItem, type NavigationFailure, type PageReading } from 'fair-trail/testing';
-import { keyOf, type Stop } from './stops.ts';
+import { keyOf, type ExpectedPage } from './stops.ts';
 
 /** Where a page stands among items: where it does so twice, under its label. */
 export function wayIn(
   site: DefinedSite,
   items: readonly ItemReading[],
-  { key, label }: Stop,
+  { key, label }: ExpectedPage,
 ): readonly string[] | null {
   const ways = waysIn(site, items, key, []);
   return ways.find((way) => isCalled(way.at(-1) ?? '', label)) ?? ways[0] ?? null;

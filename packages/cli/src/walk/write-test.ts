@@ -1,15 +1,15 @@
 import type { DefinedSite } from 'fair-trail';
-import type { SeenPages } from './seen-pages.ts';
+import type { VisitedPages } from './seen-pages.ts';
 import { SiteMenus } from './site-menus.ts';
-import { prefixOf, type Stop, type Visitor } from './stops.ts';
+import { prefixOf, type ExpectedPage, type Visitor } from './stops.ts';
 import type { WalkNotes } from './walk-report.ts';
 
 export interface TestOf {
   readonly site: DefinedSite;
   readonly visitor: Visitor;
-  readonly stops: readonly Stop[];
+  readonly stops: readonly ExpectedPage[];
   readonly notes: WalkNotes;
-  readonly seen: SeenPages;
+  readonly seen: VisitedPages;
   /** Where the site runs. */
   readonly running: string;
 }
@@ -146,7 +146,7 @@ test('an address that nobody made marks no page', async () => {
 }
 
 /** As the page shows them, where the walk has found that right: some leave out the page itself, and some show none. */
-function breadcrumbsOf(stop: Stop, seen: SeenPages, { faults }: WalkNotes): readonly string[] {
+function breadcrumbsOf(stop: ExpectedPage, seen: VisitedPages, { faults }: WalkNotes): readonly string[] {
   if (stop.breadcrumbs.length < 2) return [];
   const isWrong = faults.some(({ code, address }) => code === 'wrong-breadcrumbs' && address === stop.address);
   const page = isWrong ? null : seen.page(stop.key);

@@ -36,7 +36,7 @@ describe('what is broken is found, and nothing else', () => {
   test.each(corpus)('$rule: $style', async (twins) => {
     const { findings, notChecked } = await findingsIn(twins, 'broken');
     expect(notChecked).toEqual([]);
-    const found = findings.filter(({ rule }) => rule === twins.rule);
+    const found = findings.filter(({ code }) => code === twins.rule);
     expect(found).toHaveLength(twins.count ?? 1);
   });
 });
@@ -105,5 +105,5 @@ test('a rule that fails by itself is not checked, and the others are', async () 
   });
   const { findings, notChecked } = audit(page, { url: usualUrl, only: ['page-without-title', 'link-without-name'] });
   expect(notChecked).toEqual([{ rule: 'page-without-title', reason: 'It failed: no title here' }]);
-  expect(findings.map(({ rule }) => rule)).toContain('link-without-name');
+  expect(findings.map(({ code }) => code)).toContain('link-without-name');
 });

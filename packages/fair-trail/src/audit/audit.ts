@@ -1,7 +1,7 @@
 import { deepElements, linksIn, mostLinks } from './deep-elements.ts';
 import { holds, navigationsOf } from './navigations.ts';
 import { inOneReading } from './one-reading.ts';
-import type { AuditFinding, NotChecked, PageContext, Rule } from './rule.ts';
+import { toFinding, type AuditFinding, type NotChecked, type PageContext, type Rule } from './rule.ts';
 import { rules } from './rules/all-rules.ts';
 import { selectorOf, tagOf } from './selector.ts';
 
@@ -14,7 +14,7 @@ export interface AuditOptions {
   readonly url?: string;
 }
 
-export interface AuditAnswer {
+export interface AuditResult {
   readonly findings: readonly AuditFinding[];
   readonly notChecked: readonly NotChecked[];
 }
@@ -32,12 +32,12 @@ const mostPlaces = 50;
  *
  * @throws TypeError for a rule that there is not
  */
-export function audit(document: Document, { only, skip = [], url }: AuditOptions = {}): AuditAnswer {
+export function audit(document: Document, { only, skip = [], url }: AuditOptions = {}): AuditResult {
   const chosen = chooseRules(only, skip);
   return inOneReading(() => auditWith(chosen, document, url ?? document.URL));
 }
 
-function auditWith(chosen: readonly Rule[], document: Document, url: string): AuditAnswer {
+function auditWith(chosen: readonly Rule[], document: Document, url: string): AuditResult {
   const { landmarks, runs } = navigationsOf(document);
   const navigations = [...landmarks, ...runs].toSorted((one, other) =>
     one.compareDocumentPosition(other) & 4 ? -1 : 1,
@@ -64,7 +64,7 @@ function auditWith(chosen: readonly Rule[], document: Document, url: string): Au
     try {
       const faults = [...firstOf(rule.check(page), mostPlaces + 1)];
       for (const { element, message } of faults.slice(0, mostPlaces)) {
-        findings.push(findingOf(rule, element, message));
+        findings.push(toFinding(rule, { selector: selectorOf(element), html: tagOf(element) }, message));
       }
       if (faults.length > mostPlaces) {
         notChecked.push({
@@ -89,21 +89,6 @@ function* firstOf<Item>(items: Iterable<Item>, most: number): Iterable<Item> {
     count += 1;
     yield item;
   }
-}
-
-function findingOf(rule: Rule, element: Element, message: string | undefined): AuditFinding {
-  const { id, severity, certainty, wcag, title, fix } = rule;
-  return {
-    rule: id,
-    // Only what is sure may be an error.
-    severity: certainty === 'likely' && severity === 'error' ? 'warning' : severity,
-    certainty,
-    wcag,
-    selector: selectorOf(element),
-    html: tagOf(element),
-    message: message === undefined ? title : `${title} ${message}`,
-    fix,
-  };
 }
 
 export function chooseRules(only: readonly string[] | undefined, skip: readonly string[]): readonly Rule[] {

@@ -5,10 +5,10 @@ import { isExposed } from './visible.ts';
 /** The way to a page as it shows it. */
 export interface BreadcrumbTrail {
   readonly element: Element;
-  readonly items: readonly Breadcrumb[];
+  readonly items: readonly BreadcrumbLink[];
 }
 
-export interface Breadcrumb {
+export interface BreadcrumbLink {
   readonly label: string;
   readonly link: HTMLAnchorElement | null;
   /** Where it leads; null where it is no link, or its address cannot be read. */
@@ -34,7 +34,7 @@ export function breadcrumbTrails(document: Document, url: URL): readonly Breadcr
     .filter(({ items }) => items.length > 0);
 }
 
-function itemsOf(trail: Element, url: URL): readonly Breadcrumb[] {
+function itemsOf(trail: Element, url: URL): readonly BreadcrumbLink[] {
   const listed = [...trail.querySelectorAll('li')].filter((item) => item.querySelector('li') === null);
   const plain = [...trail.querySelectorAll('a[href], [aria-current]')];
   return (listed.length > 0 ? listed : plain)
@@ -43,7 +43,7 @@ function itemsOf(trail: Element, url: URL): readonly Breadcrumb[] {
     .filter(({ label }) => label !== '');
 }
 
-function itemOf(element: Element, url: URL): Breadcrumb {
+function itemOf(element: Element, url: URL): BreadcrumbLink {
   const link = element.matches('a[href]')
     ? (element as HTMLAnchorElement)
     : element.querySelector<HTMLAnchorElement>('a[href]');

@@ -1,3 +1,3 @@
-export { audit, type AuditAnswer, type AuditOptions } from './audit.ts';
+export { audit, type AuditResult, type AuditOptions } from './audit.ts';
 export { rules } from './rules/all-rules.ts';
 export type { AuditFinding, RuleDescription } from './rule.ts';

@@ -1,6 +1,6 @@
 // For the `fair-trail` command and this workspace. It promises nothing: what is here can change in any version.
 
-export type { FocusStop } from './page/focus.ts';
+export type { FocusStep } from './page/focus.ts';
 export type { HoverTrigger } from './page/hover.ts';
 export type { FoundLink, FoundMenu } from './page/menus.ts';
 export type { PageReport, PageScript } from './page/page-script.ts';
@@ -11,3 +11,4 @@ export type { FoundToggle } from './page/toggles.ts';
 export type { Certainty, RuleSeverity } from './rule.ts';
 export { contrastMessage, lowContrast } from './rules/looks.ts';
 export { isSamePage } from './rules/same-page.ts';
+export { toFinding } from './rule.ts';

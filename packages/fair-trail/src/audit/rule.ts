@@ -1,3 +1,5 @@
+import { pageOf, type Report } from '../core/report.ts';
+
 /** How much a finding weighs: `error` hurts people for sure, `warning` is likely to, `advice` could be better. */
 export type RuleSeverity = 'error' | 'warning' | 'advice';
 
@@ -15,18 +17,18 @@ export interface RuleDescription {
   readonly wcag: readonly string[];
   /** Whom it hurts, and how. */
   readonly hurts: string;
-  readonly fix: string;
+  readonly remedy: string;
   /** The standard's section that it follows. */
   readonly standard: string;
 }
 
 /** One that can be read in a document. */
 export interface Rule extends RuleDescription {
-  readonly check: (page: PageContext) => Iterable<Fault>;
+  readonly check: (page: PageContext) => Iterable<Violation>;
 }
 
 /** One place where a rule is broken. */
-export interface Fault {
+export interface Violation {
   readonly element: Element;
   /** What is so here; without it, the rule's title. */
   readonly message?: string;
@@ -44,18 +46,40 @@ export interface PageContext {
   readonly controls: readonly HTMLElement[];
 }
 
-/** A rule that is broken in a place, as it is told. */
-export interface AuditFinding {
-  readonly rule: string;
-  readonly severity: RuleSeverity;
+/** A rule that is broken in a place. Its `code` is the id of the rule. */
+export interface AuditFinding extends Report<string, RuleSeverity> {
   readonly certainty: Certainty;
+  /** Success criteria of WCAG 2.2 that it fails; none for what fails no criterion by itself. */
   readonly wcag: readonly string[];
   /** Finds the element again. */
   readonly selector: string;
   /** The element's own tag, shortened. */
   readonly html: string;
-  readonly message: string;
-  readonly fix: string;
+}
+
+/**
+ * A finding of a rule. Only what is sure may be an error.
+ *
+ * @param message what is so in this place, after the rule's title; default: nothing more
+ */
+export function toFinding(
+  rule: RuleDescription,
+  { selector, html }: Pick<AuditFinding, 'selector' | 'html'>,
+  message?: string,
+  certainty = rule.certainty,
+): AuditFinding {
+  const { id, severity, wcag, title, remedy } = rule;
+  return {
+    code: id,
+    severity: certainty === 'likely' && severity === 'error' ? 'warning' : severity,
+    certainty,
+    wcag,
+    selector,
+    html,
+    message: message === undefined ? title : `${title} ${message}`,
+    remedy,
+    page: pageOf('rules', id),
+  };
 }
 
 /** A rule that could not be tried, and why: that is no pass. */

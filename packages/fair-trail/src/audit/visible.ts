@@ -65,7 +65,7 @@ export function parentOf(element: Element): Element | null {
 export function isSeen(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
   if (!window) return false;
-  const isIn = ({ left, right, top, bottom }: Box) =>
+  const isIn = ({ left, right, top, bottom }: ElementBox) =>
     right > 0 && bottom > 0 && left < window.innerWidth && top < window.innerHeight;
   return isIn(boxOf(element)) && isShown(element) && isIn(seenBox(element));
 }
@@ -112,7 +112,7 @@ const isFaint = askedOnce((element): boolean => {
 /** Paler than that, nobody sees it. */
 const leastOpacity = 0.05;
 
-export interface Box {
+export interface ElementBox {
   readonly left: number;
   readonly top: number;
   readonly right: number;
@@ -120,21 +120,21 @@ export interface Box {
 }
 
 /** What is left of an element's box where those around it cut off what overflows (CSS Overflow 3, section 3.1). */
-export function seenBox(element: Element): Box {
+export function seenBox(element: Element): ElementBox {
   const position = element.ownerDocument.defaultView?.getComputedStyle(element).position ?? 'static';
   const { left, right, top, bottom } = boxOf(element);
   return cut({ left, right, top, bottom }, leftAround(element, position));
 }
 
 /** What those around an element leave of what is placed so. */
-function leftAround(element: Element, position: string): Box {
+function leftAround(element: Element, position: string): ElementBox {
   const around = position === 'fixed' ? null : parentOf(element);
   if (!around) return everywhere;
   return position === 'absolute' ? leftOfAbsolute(around) : leftOf(around);
 }
 
 /** What an element and those around it leave of what is in it. */
-const leftOf = askedOnce((element): Box => {
+const leftOf = askedOnce((element): ElementBox => {
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   if (!style) return everywhere;
   const around = leftAround(element, style.position);
@@ -153,15 +153,15 @@ const leftOf = askedOnce((element): Box => {
 });
 
 /** The same of what is placed absolutely: no element between it and the one that it is placed in cuts it. */
-const leftOfAbsolute = askedOnce((element): Box => {
+const leftOfAbsolute = askedOnce((element): ElementBox => {
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   const isBetween = style?.position === 'static' && style.transform === 'none';
   return isBetween ? leftAround(element, 'absolute') : leftOf(element);
 });
 
-const everywhere: Box = { left: -Infinity, right: Infinity, top: -Infinity, bottom: Infinity };
+const everywhere: ElementBox = { left: -Infinity, right: Infinity, top: -Infinity, bottom: Infinity };
 
-function cut(one: Box, other: Box): Box {
+function cut(one: ElementBox, other: ElementBox): ElementBox {
   return {
     left: Math.max(one.left, other.left),
     right: Math.min(one.right, other.right),

@@ -12,3 +12,4 @@ export type { ProblemCode } from './site/problems.ts';
 export { everyMenuNode } from './site/site.ts';
 export { partStates } from './view/states.ts';
 export { writeTemplate } from './site/path-template.ts';
+export { pageOf, type Report } from './report.ts';

@@ -2,7 +2,7 @@ import { announcerIn, type Announcer } from './announcer.ts';
 import { contentStart, focusOnce } from './focus.ts';
 import { focusOnLink } from './focus-on-link.ts';
 import { tryUntilDone } from './patience.ts';
-import { placesOf, type Places } from './places.ts';
+import { placesOf, type SavedPageStates } from './places.ts';
 import { hashTarget, scrollToHash } from './scroll.ts';
 import { contentSelector, isHtmlElement } from './nodes.ts';
 
@@ -16,7 +16,7 @@ export type Arrival = 'focus' | 'announce' | 'none';
 export class Arrivals {
   readonly #window: Window;
   readonly #usual: Arrival;
-  readonly #places: Places;
+  readonly #places: SavedPageStates;
   readonly #announcer: Announcer;
   #title: string | null = null;
   /** The content that is new since the last settling; of two within each other, the outer. */

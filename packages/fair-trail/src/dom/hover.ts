@@ -3,7 +3,7 @@ import { type HoverEvent, type HoverState, nextHover, noHover } from '../core/in
 import { findPanel, itemWithPanel } from './panels.ts';
 
 /** What a resting pointer asks for. */
-export interface HoverWishes {
+export interface HoverCallbacks {
   readonly show: (id: string) => void;
   readonly end: () => void;
 }
@@ -14,7 +14,7 @@ export interface HoverWishes {
  *
  * @returns ends it
  */
-export function listenForHover(root: HTMLElement, { show, end }: HoverWishes): () => void {
+export function listenForHover(root: HTMLElement, { show, end }: HoverCallbacks): () => void {
   const { defaultView: window } = root.ownerDocument;
   if (!window) return () => undefined;
   const listening = new AbortController();

@@ -7,7 +7,7 @@ type Scrolled = readonly [left: number, top: number];
 type LinkSign = readonly [url: string, isContent: boolean, index: number];
 
 /** How a page stood when it was left. */
-interface Place {
+interface SavedPageState {
   readonly scroll: Scrolled;
   /** What else was scrolled in the page, by its way down the document. */
   readonly scrollers: readonly (readonly [way: string, scroll: Scrolled])[];
@@ -19,7 +19,7 @@ interface Place {
 }
 
 /** How each history entry's page stood, by the entry's key. Kept across a reload where storage allows it. */
-export interface Places {
+export interface SavedPageStates {
   /**
    * Notes down how the page stands.
    *
@@ -52,7 +52,7 @@ const mostEntries = 200;
 /** More than this many scrolled parts in one page are not looked after. */
 const mostScrollers = 20;
 
-export function placesOf(window: Window): Places {
+export function placesOf(window: Window): SavedPageStates {
   const { document } = window;
   const places = load(window);
   /** The keys in the order of the history. */
@@ -161,8 +161,8 @@ function isContent(element: Element): boolean {
   return element.closest(contentSelector) !== null;
 }
 
-function load(window: Window): Map<string, Place> {
-  const places = new Map<string, Place>();
+function load(window: Window): Map<string, SavedPageState> {
+  const places = new Map<string, SavedPageState>();
   try {
     const stored: unknown = JSON.parse(window.sessionStorage.getItem(storageKey) ?? '[]');
     for (const row of Array.isArray(stored) ? (stored as unknown[]) : []) {
@@ -175,9 +175,9 @@ function load(window: Window): Map<string, Place> {
   return places;
 }
 
-function isPlace(value: unknown): value is Place {
+function isPlace(value: unknown): value is SavedPageState {
   if (typeof value !== 'object' || value === null) return false;
-  const { scroll, scrollers, link } = value as Partial<Record<keyof Place, unknown>>;
+  const { scroll, scrollers, link } = value as Partial<Record<keyof SavedPageState, unknown>>;
   const areScrollers =
     Array.isArray(scrollers) &&
     (scrollers as unknown[]).every((row) => Array.isArray(row) && typeof row[0] === 'string' && isScrolled(row[1]));

@@ -3,7 +3,7 @@ import { type LayoutPart, layoutParts, layoutView } from '../core/view/layout-vi
 import { warning } from '../core/warnings.ts';
 import { logWarning } from '../dom/log-warning.ts';
 import { isDevelopment } from '../core/development.ts';
-import { usePlaceSource, useSurroundings } from './trail-context.ts';
+import { useLocationSource, useSurroundings } from './trail-context.ts';
 import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
 import { ViewRoot } from './view.tsx';
@@ -35,7 +35,7 @@ export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(p
   );
   const filled = layoutParts.filter((part) => ![undefined, null, false].includes(parts[part] as undefined));
   const slots = useMemo(() => Object.fromEntries(layoutParts.map((part) => [part, () => parts[part]])), [parts]);
-  const place = usePlaceSource();
+  const place = useLocationSource();
   const { warn } = useSurroundings();
   useEffect(() => {
     if (!isDevelopment || !root.current) return;

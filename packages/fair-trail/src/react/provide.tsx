@@ -10,7 +10,7 @@ import type { NavigateOptions, Presenter, Router } from '../dom/router-interface
 import { isDevelopment } from '../core/development.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
 import { namesIn, useNameChecks } from './name-checks.ts';
-import { PlaceContext, PresenterContext, SurroundingsContext, type PlaceSource } from './trail-context.ts';
+import { LocationContext, PresenterContext, SurroundingsContext, type LocationSource } from './trail-context.ts';
 import { useStable } from './use-stable.ts';
 
 const noAudience: readonly string[] = [];
@@ -38,7 +38,7 @@ export interface SharedProps {
 }
 
 export interface ProvideProps extends SharedProps {
-  readonly place: PlaceSource;
+  readonly location: LocationSource;
   readonly router: (Router & Presenter) | null;
   readonly navigate: (url: string, options?: NavigateOptions) => void;
 }
@@ -57,7 +57,7 @@ function SharedNames({ audience, records, badges }: SharedNamesProps): ReactNode
 
 /** Gives it all to the components within, and does nothing to the page. */
 export function Provide(props: ProvideProps): ReactNode {
-  const { site, place, router, navigate, link = null, onAction, onWarning, children } = props;
+  const { site, location: place, router, navigate, link = null, onAction, onWarning, children } = props;
   const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
   const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
   const act = useStable((action: string) => {
@@ -74,14 +74,14 @@ export function Provide(props: ProvideProps): ReactNode {
   );
   return (
     <SurroundingsContext.Provider value={value}>
-      <PlaceContext.Provider value={place}>
+      <LocationContext.Provider value={place}>
         <PresenterContext.Provider value={router}>
           <LinksContext.Provider value={links}>
             {isDevelopment && <SharedNames audience={audience} records={records} badges={badges} />}
             {children}
           </LinksContext.Provider>
         </PresenterContext.Provider>
-      </PlaceContext.Provider>
+      </LocationContext.Provider>
     </SurroundingsContext.Provider>
   );
 }

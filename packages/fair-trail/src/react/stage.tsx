@@ -31,11 +31,11 @@ import {
 } from './stage-content.ts';
 import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
 import {
-  fixedPlace,
-  PlaceContext,
+  fixedLocation,
+  LocationContext,
   PresenterContext,
   useBrowserLayoutEffect,
-  usePlaceSource,
+  useLocationSource,
   useTrail,
 } from './trail-context.ts';
 import { ViewRoot } from './view.tsx';
@@ -67,7 +67,7 @@ const basicSettings: StageSettings = {
 };
 
 /** Content that can be drawn, and the address that it belongs to. */
-interface Shown {
+interface DrawnContent {
   readonly content: Content;
   readonly position: Position;
   readonly url: string;
@@ -78,7 +78,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const { pages, layouts, notFound, denied, planned, failed, ...attributes } = props;
   const outer = useContext(OuterContext);
   const router = useContext(PresenterContext);
-  const source = usePlaceSource();
+  const source = useLocationSource();
   const { position, url, audience, wording } = useTrail();
   const element = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => element.current, []);
@@ -109,8 +109,8 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const isWaiting = lazy !== null && lazy.page === null && !hasFailed;
 
   // Until the wanted page is there, the last one stays: a page is better than none, unless it says what is no longer so.
-  const [last, setLast] = useState<Shown | null>(null);
-  const now: Shown = { content: wanted, position, url };
+  const [last, setLast] = useState<DrawnContent | null>(null);
+  const now: DrawnContent = { content: wanted, position, url };
   const before = last?.content.key === wanted.key ? null : last;
   const shown = isWaiting ? before : now;
   if (!isWaiting && !isSame(last, now)) setLast(now);
@@ -189,9 +189,9 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
     slots: {
       page: () => (
         // The page that is still shown while another is loaded is at its own address, and must not change beneath that.
-        <PlaceContext.Provider value={shown && shown !== now ? fixedPlace(shown) : source}>
+        <LocationContext.Provider value={shown && shown !== now ? fixedLocation(shown) : source}>
           <OuterContext.Provider value={within}>{drawPage()}</OuterContext.Provider>
-        </PlaceContext.Provider>
+        </LocationContext.Provider>
       ),
     },
     send: noEvents,
@@ -204,7 +204,7 @@ const noEvents = () => undefined;
 
 const subscribeToNothing = () => () => undefined;
 
-function isSame(one: Shown | null, other: Shown): boolean {
+function isSame(one: DrawnContent | null, other: DrawnContent): boolean {
   return one?.content.key === other.content.key && one.position === other.position && one.url === other.url;
 }
 

@@ -28,7 +28,7 @@ import { queryValue, withQueryValue } from '../dom/query.ts';
 import { keepMarkedInView } from '../dom/strip.ts';
 import { carryOutTabs, listenForTabKeys } from '../dom/tabs.ts';
 import { iconSlot, isFilled } from './slots.ts';
-import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
+import { useBrowserLayoutEffect, useLocationPart, useLocationSource, useSurroundings } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
 import { useRoot } from './use-root.ts';
 import { useShared } from './use-shared.ts';
@@ -177,9 +177,9 @@ export const Tabs = forwardRef<HTMLElement, TabsProps>(function Tabs(props, ref)
 /** Which tab the address asks for, and how to make it ask for another one, in the place of what it asks for now. */
 function useLinked(linkedTo: TabsProps['linkedTo']): readonly [string | null, (id: string) => void] {
   const { navigate } = useSurroundings();
-  const place = usePlaceSource();
+  const place = useLocationSource();
   const query = typeof linkedTo === 'object' ? linkedTo.query : null;
-  const asked = usePlace(({ url }) => {
+  const asked = useLocationPart(({ url }) => {
     if (query !== null) return queryValue(url, query);
     return linkedTo === 'hash' ? hashValue(url) : null;
   });

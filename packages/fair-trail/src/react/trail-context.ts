@@ -27,25 +27,25 @@ export interface Surroundings {
 }
 
 /** Where the visitor is. */
-export interface Place {
+export interface TrailLocation {
   readonly position: Position;
   /** The current address: path, query and hash. */
   readonly url: string;
 }
 
 /** What every component of a trail knows. */
-export interface TrailContext extends Surroundings, Place {}
+export interface TrailContext extends Surroundings, TrailLocation {}
 
 /** Tells where the visitor is to those who ask, so that a page change draws nothing but what depends on it. */
-export interface PlaceSource {
+export interface LocationSource {
   /** The same object while the place is the same. */
-  readonly read: () => Place;
+  readonly read: () => TrailLocation;
   readonly subscribe: (listener: () => void) => () => void;
 }
 
 export const SurroundingsContext = createContext<Surroundings | null>(null);
 
-export const PlaceContext = createContext<PlaceSource | null>(null);
+export const LocationContext = createContext<LocationSource | null>(null);
 
 /** Whom the parts that show content tell about it; null where another router is in charge. */
 export const PresenterContext = createContext<(Router & Presenter) | null>(null);
@@ -54,7 +54,7 @@ export const PresenterContext = createContext<(Router & Presenter) | null>(null)
 export const useBrowserLayoutEffect = typeof document === 'undefined' ? useEffect : useLayoutEffect;
 
 /** A place that does not change: another one needs another source. */
-export function fixedPlace(place: Place): PlaceSource {
+export function fixedLocation(place: TrailLocation): LocationSource {
   return { read: () => place, subscribe: () => () => undefined };
 }
 
@@ -67,8 +67,8 @@ export function useSurroundings(): Surroundings {
   return within(useContext(SurroundingsContext));
 }
 
-export function usePlaceSource(): PlaceSource {
-  return within(useContext(PlaceContext));
+export function useLocationSource(): LocationSource {
+  return within(useContext(LocationContext));
 }
 
 /**
@@ -76,8 +76,8 @@ export function usePlaceSource(): PlaceSource {
  *
  * @param select must give the same value for the same place
  */
-export function usePlace<Value>(select: (place: Place) => Value): Value {
-  const { subscribe, read } = usePlaceSource();
+export function useLocationPart<Value>(select: (place: TrailLocation) => Value): Value {
+  const { subscribe, read } = useLocationSource();
   const readPart = () => select(read());
   return useSyncExternalStore(subscribe, readPart, readPart);
 }
@@ -85,13 +85,13 @@ export function usePlace<Value>(select: (place: Place) => Value): Value {
 /** All that a trail's components know. @throws Error outside of a `Trail` */
 export function useTrail(): TrailContext {
   const surroundings = useSurroundings();
-  const place = usePlace((current) => current);
+  const place = useLocationPart((current) => current);
   return useMemo(() => ({ ...surroundings, ...place }), [surroundings, place]);
 }
 
 /** Where the visitor is in the site. Within a `Stage`, where the page that is shown is. */
 export function usePosition(): Position {
-  return usePlace(({ position }) => position);
+  return useLocationPart(({ position }) => position);
 }
 
 export function useSite(): Site {

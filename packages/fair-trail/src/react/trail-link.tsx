@@ -7,7 +7,7 @@ import type { Site } from '../core/site/site.ts';
 import { ariaCurrent } from '../core/view/menu-view.ts';
 import { PrintedLink } from './links.tsx';
 import { namesIn, useAddressCheck, useNameChecks } from './name-checks.ts';
-import { usePlace, useSurroundings } from './trail-context.ts';
+import { useLocationPart, useSurroundings } from './trail-context.ts';
 
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
   /** The id of the entry to link to. */
@@ -30,11 +30,11 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
   const { entry: id, params, search = '', hash = '', children, ...attributes } = props;
   const { site, records } = useSurroundings();
-  const language = usePlace(({ position }) => position.language);
+  const language = useLocationPart(({ position }) => position.language);
   const entry = site.entry(id);
   const path = pathTo(site, id, language, params);
   const target = useMemo(() => (path === null ? unknownPosition(site) : locate(site, addressOf(path))), [site, path]);
-  const isHere = usePlace(({ position }) => position.status === 'exact' && samePosition(position, target));
+  const isHere = useLocationPart(({ position }) => position.status === 'exact' && samePosition(position, target));
   useNameChecks('TrailLink', () => namesIn('entry', 'entry', id));
   useAddressCheck(id, entry !== undefined && path === null);
   const content = children ?? (entry ? labelOf(site, entry, { ...(params && { params }), records, language }) : id);

@@ -16,7 +16,7 @@ import { markScripted } from '../dom/scripted.ts';
 import type { Eagerness } from '../dom/speculation.ts';
 import { browserHistory } from '../dom/window-history.ts';
 import { Provide, type SharedProps } from './provide.tsx';
-import { fixedPlace, useBrowserLayoutEffect, type Place, type PlaceSource } from './trail-context.ts';
+import { fixedLocation, useBrowserLayoutEffect, type TrailLocation, type LocationSource } from './trail-context.ts';
 
 export interface TrailProps extends Omit<SharedProps, 'site'> {
   /** What `defineSite` or `loadSite` returns, or a site that is compiled and not loaded yet. */
@@ -75,8 +75,8 @@ function GivenTrail({ url, ...props }: LoadedProps & { readonly url: string }): 
     [onNavigate],
   );
   // A new source for each place: whatever else the other router draws for it knows of the place in the same breath.
-  const place = useMemo(() => fixedPlace({ position, url }), [position, url]);
-  return <Provide {...props} place={place} router={null} navigate={navigate} />;
+  const place = useMemo(() => fixedLocation({ position, url }), [position, url]);
+  return <Provide {...props} location={place} router={null} navigate={navigate} />;
 }
 
 /** Without a router that was told of, the browser goes there. */
@@ -107,8 +107,11 @@ function RoutedTrail({ history, renderedUrl, ...props }: LoadedProps & Pick<Trai
   );
   const read = () => router.state;
   const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
-  const livePlace = useMemo(() => followPlace(router), [router]);
-  const renderedPlace = useMemo(() => (rendered ? fixedPlace(placeOf(rendered)) : livePlace), [rendered, livePlace]);
+  const livePlace = useMemo(() => followLocation(router), [router]);
+  const renderedPlace = useMemo(
+    () => (rendered ? fixedLocation(locationOf(rendered)) : livePlace),
+    [rendered, livePlace],
+  );
   // Changes once, when what the server rendered has been taken over: from then on each part follows by itself.
   const place = useSyncExternalStore(
     neverChanges,
@@ -123,19 +126,19 @@ function RoutedTrail({ history, renderedUrl, ...props }: LoadedProps & Pick<Trai
     router.drawn();
   }, [router, state.arrivals, title]);
   const navigate = useMemo(() => router.navigate.bind(router), [router]);
-  return <Provide {...props} place={place} router={router} navigate={navigate} />;
+  return <Provide {...props} location={place} router={router} navigate={navigate} />;
 }
 
 const neverChanges = () => () => undefined;
 
-function placeOf({ position, current }: RouterState): Place {
+function locationOf({ position, current }: RouterState): TrailLocation {
   return { position, url: current.url };
 }
 
-function followPlace(router: Router): PlaceSource {
-  let last = placeOf(router.state);
-  const read = (): Place => {
-    const next = placeOf(router.state);
+function followLocation(router: Router): LocationSource {
+  let last = locationOf(router.state);
+  const read = (): TrailLocation => {
+    const next = locationOf(router.state);
     if (last.position !== next.position || last.url !== next.url) last = next;
     return last;
   };

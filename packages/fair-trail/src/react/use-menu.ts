@@ -3,9 +3,9 @@ import type { LiveMarks } from '../core/site/live-marks.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { menuItems } from '../core/site/menus.ts';
 import { useLiveMarks } from './live-marks.ts';
-import { usePlace, useSurroundings } from './trail-context.ts';
+import { useLocationPart, useSurroundings } from './trail-context.ts';
 
-interface Menu {
+interface MenuAndMarks {
   /** The items at rest: their marks follow the position by themselves. */
   readonly items: readonly MenuItem[];
   readonly marks: LiveMarks;
@@ -13,9 +13,9 @@ interface Menu {
 }
 
 /** The items of a menu for this visitor, in the language of the page, and their marks. */
-export function useMenu(menu: string): Menu {
+export function useMenu(menu: string): MenuAndMarks {
   const { site, audience, records, badges } = useSurroundings();
-  const language = usePlace(({ position }) => position.language);
+  const language = useLocationPart(({ position }) => position.language);
   const items = useMemo(
     () => menuItems(site, menu, { audience, records, badges, language }),
     [site, menu, audience, records, badges, language],

@@ -17,7 +17,7 @@ import {
   SidebarOverlay,
   watchStanding,
 } from '../dom/sidebar.ts';
-import { useBrowserLayoutEffect, usePlace, usePlaceSource, useSurroundings } from './trail-context.ts';
+import { useBrowserLayoutEffect, useLocationPart, useLocationSource, useSurroundings } from './trail-context.ts';
 import { useMachine } from './use-machine.ts';
 import { useMemory } from './use-memory.ts';
 
@@ -111,7 +111,7 @@ export function useGroups(settings: GroupSettings): readonly [GroupsState, (even
     [names, name],
   );
   const known = useMemo(() => allGroups(items), [items]);
-  const place = usePlaceSource();
+  const place = useLocationSource();
   const holding = () => markedGroups(items, menuMarks(items, place.read().position));
   const [state, send] = useMachine(
     nextGroups,
@@ -162,8 +162,8 @@ export function useAnnex(
   isChoice: (id: string) => boolean,
 ): readonly [AnnexState, (event: AnnexEvent) => void] {
   const { navigate } = useSurroundings();
-  const place = usePlaceSource();
-  const asked = usePlace(({ url }) => queryValue(url, parameter));
+  const place = useLocationSource();
+  const asked = useLocationPart(({ url }) => queryValue(url, parameter));
   // An address may name what there is no more.
   const id = asked !== null && isChoice(asked) ? asked : null;
   const [state, send] = useMachine(

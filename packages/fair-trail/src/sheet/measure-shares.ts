@@ -2,7 +2,7 @@ import { apportion } from '../core/layout/apportion.ts';
 import { fit } from '../core/layout/fit.ts';
 
 /** One item of the bar's row: what it should get by the library's own arithmetic, and what the browser gave it. */
-export interface Share {
+export interface MeasuredShare {
   readonly key: string;
   /** In CSS pixels, without its margins. */
   readonly apportioned: number;
@@ -13,7 +13,7 @@ export interface Share {
 
 export interface Row {
   readonly room: number;
-  readonly shares: readonly Share[];
+  readonly shares: readonly MeasuredShare[];
 }
 
 /** A row of items as it stands, for the list of a bar; null while its menu is no row. */

@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { locate } from '../core/site/locate.ts';
 import { Provide, type SharedProps } from '../react/provide.tsx';
-import { fixedPlace } from '../react/trail-context.ts';
+import { fixedLocation } from '../react/trail-context.ts';
 
 export interface SheetTrailProps extends SharedProps {
   readonly url: string;
@@ -16,6 +16,6 @@ const ignore = () => undefined;
  */
 export function SheetTrail({ url, onNavigate, ...shared }: SheetTrailProps): ReactNode {
   const { site } = shared;
-  const place = useMemo(() => fixedPlace({ position: locate(site, url), url }), [site, url]);
-  return <Provide {...shared} place={place} router={null} navigate={onNavigate} onWarning={ignore} />;
+  const place = useMemo(() => fixedLocation({ position: locate(site, url), url }), [site, url]);
+  return <Provide {...shared} location={place} router={null} navigate={onNavigate} onWarning={ignore} />;
 }

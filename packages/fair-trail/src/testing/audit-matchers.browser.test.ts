@@ -3,11 +3,11 @@ import { toHaveSoundNavigation } from './audit-matchers.ts';
 
 test('a report without errors passes, and one with an error says what, where and how', () => {
   const finding = {
-    rule: 'dead-link',
+    code: 'dead-link',
     severity: 'error',
     message: 'A link leads nowhere.',
     selector: 'nav > a',
-    fix: 'Mend it.',
+    remedy: 'Mend it.',
   } as const;
   expect(toHaveSoundNavigation({ findings: [] }).pass).toBe(true);
   const failed = toHaveSoundNavigation({ findings: [finding] });
@@ -18,7 +18,7 @@ test('a report without errors passes, and one with an error says what, where and
 });
 
 test('advice fails only where that is asked for', () => {
-  const advice = { rule: 'x', severity: 'advice', message: 'M', selector: 's', fix: 'f' } as const;
+  const advice = { code: 'x', severity: 'advice', message: 'M', selector: 's', remedy: 'f' } as const;
   expect(toHaveSoundNavigation({ findings: [advice] }).pass).toBe(true);
   expect(toHaveSoundNavigation({ findings: [advice] }, { failOn: 'advice' }).pass).toBe(false);
 });

@@ -5,7 +5,7 @@ import type { AuditFinding } from '../audit/rule.ts';
 
 /** Findings, of a document or of a report. */
 interface WithFindings {
-  readonly findings: readonly Pick<AuditFinding, 'rule' | 'severity' | 'message' | 'selector' | 'fix'>[];
+  readonly findings: readonly Pick<AuditFinding, 'code' | 'severity' | 'message' | 'selector' | 'remedy'>[];
 }
 
 /** From which weight on a finding fails. Default: `error`. */
@@ -26,7 +26,7 @@ export function toHaveSoundNavigation(
   const { findings } = 'findings' in received ? received : audit(received, options);
   const failing = findings.filter(({ severity }) => weights.indexOf(severity) >= weights.indexOf(failOn));
   const told = failing.map(
-    ({ severity, rule, message, selector, fix }) => `${severity} ${message} [${rule}]\n  ${selector}\n  ${fix}`,
+    ({ severity, code, message, selector, remedy }) => `${severity} ${message} [${code}]\n  ${selector}\n  ${remedy}`,
   );
   return {
     pass: failing.length === 0,

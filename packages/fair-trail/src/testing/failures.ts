@@ -1,3 +1,5 @@
+import { pageOf, type Report } from '../core/report.ts';
+
 /**
  * The catalogue of what a test of navigation can fail with; `docs/testing.md` explains each.
  */
@@ -22,7 +24,7 @@ export const failureCodes = [
 
 export type FailureCode = (typeof failureCodes)[number];
 
-interface Told {
+interface FailureDetails {
   /** What was looked for, or waited for. */
   readonly wanted: string;
   /** What was there. */
@@ -34,16 +36,22 @@ interface Told {
 }
 
 /** Something that a user would have done could not be done. It names what was looked for, what was there, and a likely reason. */
-export class NavigationFailure extends Error {
+export class NavigationFailure extends Error implements Report<FailureCode, 'error'> {
   override readonly name = 'NavigationFailure';
   readonly code: FailureCode;
+  readonly severity = 'error';
+  /** What is most likely wrong, and what to do; empty where nothing is likelier than anything else. */
+  readonly remedy: string;
+  readonly page: string;
 
-  constructor(code: FailureCode, { wanted, found, likely, tree }: Told) {
+  constructor(code: FailureCode, { wanted, found, likely, tree }: FailureDetails) {
     const lines = [`${wanted} [${code}]`, `  found:  ${found}`];
     if (likely !== undefined) lines.push(`  likely: ${likely}`);
     if (tree !== undefined) lines.push('', tree);
     super(lines.join('\n'));
     this.code = code;
+    this.remedy = likely ?? '';
+    this.page = pageOf('testing', code);
   }
 }
 

@@ -21,8 +21,8 @@ export interface WindowSize {
   readonly height?: number;
 }
 
-type Questions = { readonly [Name in keyof PageReader]: Parameters<PageReader[Name]> };
-type Answers = { readonly [Name in keyof PageReader]: Awaited<ReturnType<PageReader[Name]>> };
+type ReaderQuestions = { readonly [Name in keyof PageReader]: Parameters<PageReader[Name]> };
+type ReaderAnswers = { readonly [Name in keyof PageReader]: Awaited<ReturnType<PageReader[Name]>> };
 
 /**
  * Where a page is, and how it is used there: a page in a browser under test, one that is driven from outside, or a simulated
@@ -33,7 +33,10 @@ export interface Host {
   readonly name: string;
   /** What it cannot judge, and why in a sentence. */
   readonly cannot: Readonly<Partial<Record<Ability, string>>>;
-  readonly ask: <Name extends keyof PageReader>(question: Name, ...given: Questions[Name]) => Promise<Answers[Name]>;
+  readonly ask: <Name extends keyof PageReader>(
+    question: Name,
+    ...given: ReaderQuestions[Name]
+  ) => Promise<ReaderAnswers[Name]>;
   readonly press: (element: number, by: 'mouse' | 'touch') => Promise<void>;
   readonly hover: (element: number) => Promise<void>;
   /** Away from everything. */

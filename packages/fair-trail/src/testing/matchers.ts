@@ -2,7 +2,7 @@
 import type {} from 'vitest';
 import { everyItem, isMeant, told, type Name } from './find.ts';
 import { marksOf, type MarkReading, type Menu } from './menu.ts';
-import type { Navigation, Place } from './navigation.ts';
+import type { Navigation, PageLocation } from './navigation.ts';
 import type { MenuReading } from './page/reading.ts';
 import { quoted, treeOf } from './tree.ts';
 import { waitUntil } from './waiting.ts';
@@ -136,15 +136,19 @@ export const navigationMatchers = {
   },
 
   /** That the visitor is at this address, under this title and heading; what is not named is not asked. */
-  async toStandAt(this: MatcherState, navigation: Navigation, wanted: string | Partial<Place>): Promise<Outcome> {
+  async toStandAt(
+    this: MatcherState,
+    navigation: Navigation,
+    wanted: string | Partial<PageLocation>,
+  ): Promise<Outcome> {
     const asked = typeof wanted === 'string' ? { address: wanted } : wanted;
     const { pass, answer } = await soon(
       this,
       navigation,
       () => navigation.place(),
-      (place) => Object.entries(asked).every(([name, value]) => place[name as keyof Place] === value),
+      (place) => Object.entries(asked).every(([name, value]) => place[name as keyof PageLocation] === value),
     );
-    const only = Object.fromEntries(Object.keys(asked).map((name) => [name, answer[name as keyof Place]]));
+    const only = Object.fromEntries(Object.keys(asked).map((name) => [name, answer[name as keyof PageLocation]]));
     const likely =
       answer.address === asked.address
         ? 'the address has changed and the page has not: its title or heading is still the last one.'

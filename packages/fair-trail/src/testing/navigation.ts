@@ -9,7 +9,7 @@ import { Use, type NavigationOptions } from './use.ts';
 import { waitUntil } from './waiting.ts';
 
 /** Where the visitor is. */
-export interface Place {
+export interface PageLocation {
   /** Path, query and hash. */
   readonly address: string;
   readonly title: string;
@@ -59,7 +59,7 @@ export class Navigation {
     await this.#use.settle();
   }
 
-  async place(): Promise<Place> {
+  async place(): Promise<PageLocation> {
     const { url, title, heading } = await this.#use.host.ask('place');
     const { pathname, search, hash } = new URL(url);
     return { address: pathname + search + hash, title, heading };
@@ -137,13 +137,13 @@ export class Navigation {
     return (await this.#use.host.ask('extent')).beyond;
   }
 
-  async visit(address: string): Promise<Place> {
+  async visit(address: string): Promise<PageLocation> {
     await this.#use.host.visit(address);
     await this.#use.settle();
     return this.place();
   }
 
-  async reload(): Promise<Place> {
+  async reload(): Promise<PageLocation> {
     this.#use.must('loading');
     await this.#use.host.reload();
     await this.#use.settle();
@@ -151,11 +151,11 @@ export class Navigation {
   }
 
   /** As the Back button of the browser does. */
-  async back(): Promise<Place> {
+  async back(): Promise<PageLocation> {
     return this.#traverse(-1);
   }
 
-  async forward(): Promise<Place> {
+  async forward(): Promise<PageLocation> {
     return this.#traverse(1);
   }
 
@@ -183,7 +183,7 @@ export class Navigation {
     });
   }
 
-  async #traverse(delta: -1 | 1): Promise<Place> {
+  async #traverse(delta: -1 | 1): Promise<PageLocation> {
     const before = (await this.#use.host.ask('place')).url;
     await this.#use.host.traverse(delta);
     const where = delta < 0 ? 'Back' : 'Forward';

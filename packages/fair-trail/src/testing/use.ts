@@ -11,7 +11,7 @@ export interface NavigationOptions {
   readonly patience?: number;
 }
 
-type Told = ConstructorParameters<typeof NavigationFailure>[1] & { readonly code: FailureCode };
+type FailureReport = ConstructorParameters<typeof NavigationFailure>[1] & { readonly code: FailureCode };
 
 /** One way of using a page: with what, and how long is waited. */
 export class Use {
@@ -53,7 +53,7 @@ export class Use {
   async wait<Answer>(
     look: () => Promise<Answer>,
     isSo: (answer: Answer) => boolean,
-    otherwise: (answer: Answer, within: string) => Told | Promise<Told>,
+    otherwise: (answer: Answer, within: string) => FailureReport | Promise<FailureReport>,
   ): Promise<Answer> {
     const waited = await waitUntil(look, isSo, this.patience);
     if (waited.isSo) return waited.answer;

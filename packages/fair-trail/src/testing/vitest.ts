@@ -6,7 +6,7 @@ afterEach(restoreTextSizes);
 
 export { judged } from './judged.ts';
 export { navigationMatchers } from './matchers.ts';
-export { registerContract, type LeftOut } from './contracts/contract.ts';
+export { registerContract, type SkippedPart } from './contracts/contract.ts';
 export {
   breadcrumbPages,
   breadcrumbTrailContract,

@@ -43,13 +43,13 @@ const tried = inject('isWholeAudit')
 describe.concurrent('of a site with one defect and its twin without', () => {
   test.each(tried)('$rule is told of the one alone: $style', async (twins) => {
     const broken = await auditOf(twins.broken, twins);
-    const found = broken.findings.filter(({ rule }) => rule === twins.rule);
+    const found = broken.findings.filter(({ code }) => code === twins.rule);
     expect(found.length, JSON.stringify(broken.notChecked)).toBeGreaterThan(0);
     for (const { severity, certainty } of broken.findings) {
       expect(severity === 'error' ? certainty : 'sure').toBe('sure');
     }
     const sound = await auditOf(twins.sound, twins);
-    expect(sound.findings.filter(({ rule }) => rule === twins.rule)).toEqual([]);
+    expect(sound.findings.filter(({ code }) => code === twins.rule)).toEqual([]);
   });
 });
 

@@ -8,7 +8,7 @@ export const menuOrderDiffers: Probe = {
   certainty: 'sure',
   wcag: ['3.2.3'],
   hurts: 'People who know where a link is, by hand, by ear or by eye: it is not there.',
-  fix: 'Make the menu from one list on all pages; mark the current item where it stands.',
+  remedy: 'Make the menu from one list on all pages; mark the current item where it stands.',
   standard: 'WCAG 2.2, 3.2.3 Consistent Navigation',
 };
 
@@ -19,7 +19,7 @@ export const namesDiffer: Probe = {
   certainty: 'likely',
   wcag: ['3.2.4'],
   hurts: 'People who look or listen for the name that they know.',
-  fix: 'Make the menu from one list on all pages.',
+  remedy: 'Make the menu from one list on all pages.',
   standard: 'WCAG 2.2, 3.2.4 Consistent Identification',
 };
 
@@ -30,7 +30,7 @@ export const narrowMenuLacks: Probe = {
   certainty: 'likely',
   wcag: ['1.4.10'],
   hurts: 'Everybody with a phone, and people who enlarge the page.',
-  fix: 'Use one list for both, and hide what does not fit behind a toggle.',
+  remedy: 'Use one list for both, and hide what does not fit behind a toggle.',
   standard: 'WCAG 2.2, 1.4.10 Reflow: without loss of information or functionality',
 };
 
@@ -42,7 +42,7 @@ export const titlesAlike: Probe = {
   wcag: ['2.4.2'],
   hurts:
     'Everybody with several tabs or a long history, and people who listen to the page: its title is the first thing they hear.',
-  fix: 'Begin the title with what the page is, and end it with whose.',
+  remedy: 'Begin the title with what the page is, and end it with whose.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled',
 };
 
@@ -53,7 +53,7 @@ export const markMovesRow: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who goes from page to page: the links are never where they were.',
-  fix: 'Mark with what takes no room, or keep the room of the mark, and of the bold label, free on all items.',
+  remedy: 'Mark with what takes no room, or keep the room of the mark, and of the bold label, free on all items.',
   standard: 'CSS Basic User Interface 4, section 3 (outline)',
 };
 
@@ -74,14 +74,14 @@ export interface Difference {
   readonly message: string;
 }
 
-interface SeenMenu {
+interface ComparedMenu {
   readonly page: string;
   readonly menu: FoundMenu;
 }
 
 /** Remembers pages as they were seen, and holds them against each other. */
 export class Comparison {
-  readonly #menus = new Map<string, SeenMenu>();
+  readonly #menus = new Map<string, ComparedMenu>();
   readonly #rows = new Map<string, { readonly page: string; readonly links: readonly FoundLink[] }>();
   readonly #titles = new Map<string, { readonly page: string; readonly heading: string }>();
   readonly #drawn = new Map<number, Map<string, { readonly page: string; readonly link: FoundLink }>>();

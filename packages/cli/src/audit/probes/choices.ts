@@ -1,6 +1,6 @@
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const choiceLeaves: Probe = {
   id: 'choice-leaves',
@@ -10,11 +10,11 @@ export const choiceLeaves: Probe = {
   wcag: ['3.2.2'],
   hurts:
     'People who use the keyboard: the first press of an arrow takes them to the next page of the list, wanted or not.',
-  fix: 'Put a button beside the list that goes there, or make it a menu of links.',
+  remedy: 'Put a button beside the list that goes there, or make it a menu of links.',
   standard: 'WCAG 2.2, 3.2.2 On Input, failure F37',
 };
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   await used.reload();
   for (const choice of await used.call('choices')) {
     if (!used.options.isNew(`choice ${choice.html}`)) continue;

@@ -1,6 +1,6 @@
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const menuBesideWindow: Probe = {
   id: 'menu-beside-window',
@@ -10,7 +10,7 @@ export const menuBesideWindow: Probe = {
   wcag: ['1.4.10'],
   hurts:
     'Everybody with a narrow window, and people who enlarge the page: they miss these links, or move the page to and fro.',
-  fix: 'Let the menu wrap, scroll by itself, or become a toggle where there is no room.',
+  remedy: 'Let the menu wrap, scroll by itself, or become a toggle where there is no room.',
   standard: 'WCAG 2.2, 1.4.10 Reflow',
 };
 
@@ -21,7 +21,7 @@ export const labelsOverlap: Probe = {
   certainty: 'sure',
   wcag: ['1.4.4'],
   hurts: 'Everybody who reads them.',
-  fix: 'Let the row wrap, and give it no fixed height or width.',
+  remedy: 'Let the row wrap, and give it no fixed height or width.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text and 1.4.12 Text Spacing',
 };
 
@@ -32,7 +32,7 @@ export const labelsCut: Probe = {
   certainty: 'likely',
   wcag: ['1.4.4'],
   hurts: 'Everybody who reads it.',
-  fix: 'Let the label wrap, or give its box no fixed size.',
+  remedy: 'Let the label wrap, or give its box no fixed size.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text',
 };
 
@@ -43,7 +43,7 @@ export const spacedTextBreaks: Probe = {
   certainty: 'sure',
   wcag: ['1.4.12'],
   hurts: 'People who read with more room between letters, words and lines.',
-  fix: 'Give heights and widths as least ones (min-height), in em, and let labels wrap.',
+  remedy: 'Give heights and widths as least ones (min-height), in em, and let labels wrap.',
   standard: 'WCAG 2.2, 1.4.12 Text Spacing',
 };
 
@@ -54,7 +54,7 @@ export const largeTextBreaks: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who enlarge the text and not the page.',
-  fix: 'Give heights and widths in em, as least ones, and let the row wrap.',
+  remedy: 'Give heights and widths in em, as least ones, and let the row wrap.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text, with technique G179',
 };
 
@@ -65,7 +65,7 @@ export const barTakesWindow: Probe = {
   certainty: 'likely',
   wcag: ['1.4.10'],
   hurts: 'People who enlarge the page, and everybody who turns the phone: there is no room left to read.',
-  fix: 'Let the bar scroll away where the window is low: @media (min-height: …) around position: sticky.',
+  remedy: 'Let the bar scroll away where the window is low: @media (min-height: …) around position: sticky.',
   standard: 'WCAG 2.2, 1.4.10 Reflow',
 };
 
@@ -76,7 +76,7 @@ export const motionGoesOn: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People whom movement makes ill.',
-  fix: 'Take transitions of place and size away in @media (prefers-reduced-motion: reduce).',
+  remedy: 'Take transitions of place and size away in @media (prefers-reduced-motion: reduce).',
   standard: 'WCAG 2.2, 2.3.3 Animation from Interactions (AAA); Media Queries 5, section 12.1',
 };
 
@@ -85,7 +85,7 @@ const all = [menuBesideWindow, labelsOverlap, labelsCut, spacedTextBreaks, large
 /** More of one kind on one page say nothing new. */
 const mostTold = 3;
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   if (!used.isWanted(...all)) return;
   await used.reload();
   const cut = await used.call('cutLabels');
@@ -106,7 +106,7 @@ async function attempt(used: UsedPage): Promise<void> {
 }
 
 async function tellAll(
-  used: UsedPage,
+  used: AuditedPage,
   probe: Probe,
   places: readonly { readonly selector: string; readonly html: string }[],
   state: string,
@@ -115,7 +115,7 @@ async function tellAll(
 }
 
 async function tellBeside(
-  used: UsedPage,
+  used: AuditedPage,
   out: readonly { readonly selector: string; readonly html: string; readonly how: string }[],
   state: string,
 ): Promise<void> {
@@ -129,7 +129,7 @@ async function tellBeside(
 }
 
 /** What is lost by it, and was not before. */
-async function tellSpaced(used: UsedPage, known: ReadonlySet<string>): Promise<void> {
+async function tellSpaced(used: AuditedPage, known: ReadonlySet<string>): Promise<void> {
   if (!used.isWanted(spacedTextBreaks)) return;
   await used.call('spaceText');
   await used.call('rest');
@@ -144,7 +144,7 @@ async function tellSpaced(used: UsedPage, known: ReadonlySet<string>): Promise<v
   await used.reload();
 }
 
-async function tellLarge(used: UsedPage, known: ReadonlySet<string>): Promise<void> {
+async function tellLarge(used: AuditedPage, known: ReadonlySet<string>): Promise<void> {
   if (!used.isWanted(largeTextBreaks)) return;
   await used.call('doubleText');
   await used.call('rest');
@@ -161,7 +161,7 @@ async function tellLarge(used: UsedPage, known: ReadonlySet<string>): Promise<vo
 }
 
 /** A window of 1280 by 1024 pixels that is enlarged four times. */
-async function tellLowWindow(used: UsedPage): Promise<void> {
+async function tellLowWindow(used: AuditedPage): Promise<void> {
   const size = used.page.viewportSize();
   if (!size || !used.isWanted(barTakesWindow)) return;
   await used.page.setViewportSize({ width: 320, height: 256 });

@@ -1,8 +1,8 @@
-import type { FocusStop } from 'fair-trail/internal/audit';
+import type { FocusStep } from 'fair-trail/internal/audit';
 import { contrast, type Color } from 'fair-trail/color';
 import { PNG } from 'pngjs';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const focusNotShown: Probe = {
   id: 'focus-not-shown',
@@ -11,7 +11,7 @@ export const focusNotShown: Probe = {
   certainty: 'sure',
   wcag: ['2.4.7'],
   hurts: 'People who use the keyboard and look do not know what Enter would press.',
-  fix: 'Leave the browser’s outline, or draw another for :focus-visible.',
+  remedy: 'Leave the browser’s outline, or draw another for :focus-visible.',
   standard: 'WCAG 2.2, 2.4.7 Focus Visible',
 };
 
@@ -22,7 +22,7 @@ export const focusHardToSee: Probe = {
   certainty: 'likely',
   wcag: ['1.4.11'],
   hurts: 'People with low vision who use the keyboard do not find where they are.',
-  fix: 'Draw an outline whose color has a contrast of 3 : 1 with what it stands on.',
+  remedy: 'Draw an outline whose color has a contrast of 3 : 1 with what it stands on.',
   standard: 'WCAG 2.2, 1.4.11 Non-text Contrast; 2.4.13 (AAA)',
 };
 
@@ -39,7 +39,7 @@ const fewestPixels = 12;
 const unseenContrast = 1.1;
 
 /** Compares the picture of an element that has focus with that of one that has not; one of each kind. */
-export async function lookAtIndicators(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
+export async function lookAtIndicators(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
   if (!used.isWanted(focusNotShown, focusHardToSee)) return;
   const known = new Set<string>();
   let count = 0;
@@ -65,7 +65,7 @@ export async function lookAtIndicators(used: UsedPage, stops: readonly FocusStop
   }
 }
 
-async function lookAt(used: UsedPage, stop: FocusStop, previous: FocusStop | undefined): Promise<void> {
+async function lookAt(used: AuditedPage, stop: FocusStep, previous: FocusStep | undefined): Promise<void> {
   const { page } = used;
   // By a key, since a sign may be drawn for those alone who use one.
   if (previous && (await used.call('focusOn', previous.selector))) await page.keyboard.press('Tab');

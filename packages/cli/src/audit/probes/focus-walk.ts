@@ -1,8 +1,8 @@
-import type { FocusStop } from 'fair-trail/internal/audit';
+import type { FocusStep } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 import { lookAtIndicators } from './focus-indicator.ts';
 
 export const focusOnUnseen: Probe = {
@@ -13,7 +13,7 @@ export const focusOnUnseen: Probe = {
   wcag: ['2.4.7'],
   hurts:
     'People who use the keyboard and look: focus is gone, and comes back who knows where. It is often a closed menu whose links still take it.',
-  fix: 'Hide what is closed with visibility: hidden, display: none or inert, and not by its opacity or size alone.',
+  remedy: 'Hide what is closed with visibility: hidden, display: none or inert, and not by its opacity or size alone.',
   standard: 'WCAG 2.2, 2.4.7 Focus Visible',
 };
 
@@ -24,7 +24,8 @@ export const focusCovered: Probe = {
   certainty: 'sure',
   wcag: ['2.4.11'],
   hurts: 'People who use the keyboard and look: what they are about to press is behind something else.',
-  fix: 'Keep room for what is pinned, with scroll-padding on the page; and take what is behind a panel out of the order of focus.',
+  remedy:
+    'Keep room for what is pinned, with scroll-padding on the page; and take what is behind a panel out of the order of focus.',
   standard: 'WCAG 2.2, 2.4.11 Focus Not Obscured (Minimum)',
 };
 
@@ -35,7 +36,8 @@ export const focusTrapped: Probe = {
   certainty: 'sure',
   wcag: ['2.1.2'],
   hurts: 'People who use the keyboard cannot go on, and have to load the page anew.',
-  fix: 'Let Tab and Shift+Tab go on past the last and the first; keep focus in a dialog alone, and let Escape close that.',
+  remedy:
+    'Let Tab and Shift+Tab go on past the last and the first; keep focus in a dialog alone, and let Escape close that.',
   standard: 'WCAG 2.2, 2.1.2 No Keyboard Trap',
 };
 
@@ -46,7 +48,7 @@ export const focusActs: Probe = {
   certainty: 'sure',
   wcag: ['3.2.1'],
   hurts: 'People who use the keyboard are taken away before they have pressed anything.',
-  fix: 'Follow a link when it is pressed, and not when it takes focus.',
+  remedy: 'Follow a link when it is pressed, and not when it takes focus.',
   standard: 'WCAG 2.2, 3.2.1 On Focus',
 };
 
@@ -57,7 +59,7 @@ export const notByKeyboard: Probe = {
   certainty: 'sure',
   wcag: ['2.1.1'],
   hurts: 'People who use the keyboard, a switch or their voice: for them it is not there.',
-  fix: 'Make it a link, or a button; and leave tabindex="-1" out.',
+  remedy: 'Make it a link, or a button; and leave tabindex="-1" out.',
   standard: 'WCAG 2.2, 2.1.1 Keyboard',
 };
 
@@ -68,7 +70,7 @@ export const orderOfFocus: Probe = {
   certainty: 'likely',
   wcag: ['2.4.3'],
   hurts: 'People who use the keyboard and look: focus jumps to and fro.',
-  fix: 'Put the items into the document in the order in which they are shown, without order, reverse or tabindex.',
+  remedy: 'Put the items into the document in the order in which they are shown, without order, reverse or tabindex.',
   standard: 'WCAG 2.2, 2.4.3 Focus Order; CSS Flexible Box Layout 1, section 5.4.1',
 };
 
@@ -79,15 +81,15 @@ const mostStops = 120;
 const mostInFrame = 60;
 
 interface Walk {
-  readonly stops: readonly FocusStop[];
+  readonly stops: readonly FocusStep[];
   /** Whether the end of the page was come to. */
   readonly isWhole: boolean;
   /** The stop that it went round to instead. */
-  readonly loop: FocusStop | null;
+  readonly loop: FocusStep | null;
 }
 
-async function walk(used: UsedPage, key: 'Tab' | 'Shift+Tab', most: number): Promise<Walk> {
-  const stops: FocusStop[] = [];
+async function walk(used: AuditedPage, key: 'Tab' | 'Shift+Tab', most: number): Promise<Walk> {
+  const stops: FocusStep[] = [];
   const known = new Set<number>();
   let inFrame = 0;
   while (stops.length < most) {
@@ -114,7 +116,7 @@ async function walk(used: UsedPage, key: 'Tab' | 'Shift+Tab', most: number): Pro
   return { stops, isWhole: false, loop: null };
 }
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   await used.reload();
   await used.page.mouse.move(0, 0);
   const address = used.page.url();
@@ -148,7 +150,7 @@ async function attempt(used: UsedPage): Promise<void> {
 }
 
 /** Back through the page: what is pinned on top lies over other things than on the way forth. */
-async function goBack(used: UsedPage, forth: Walk): Promise<void> {
+async function goBack(used: AuditedPage, forth: Walk): Promise<void> {
   if (!forth.isWhole || !used.isWanted(focusCovered, focusTrapped)) return;
   const told = new Set(forth.stops.filter(({ seen, cover }) => !seen || cover !== null).map(({ number }) => number));
   const back = await walk(used, 'Shift+Tab', mostStops);
@@ -158,13 +160,13 @@ async function goBack(used: UsedPage, forth: Walk): Promise<void> {
   if (back.loop) await tellTrap(used, back.loop, 'Shift+Tab');
 }
 
-async function tellCover(used: UsedPage, stop: FocusStop, state: string): Promise<void> {
+async function tellCover(used: AuditedPage, stop: FocusStep, state: string): Promise<void> {
   await used.call('focusOn', stop.selector);
   await used.tell(focusCovered, stop, { state, message: `It is behind “${stop.cover ?? ''}”.` });
 }
 
 /** Focus goes round within a part of the page: it is a trap where Escape does not free it either. */
-async function tellTrap(used: UsedPage, stop: FocusStop, key: 'Tab' | 'Shift+Tab'): Promise<void> {
+async function tellTrap(used: AuditedPage, stop: FocusStep, key: 'Tab' | 'Shift+Tab'): Promise<void> {
   const seen = new Set<number>();
   await used.page.keyboard.press('Escape');
   for (let step = 0; step < 2 * mostStops; step += 1) {
@@ -180,7 +182,7 @@ async function tellTrap(used: UsedPage, stop: FocusStop, key: 'Tab' | 'Shift+Tab
   });
 }
 
-async function tellUnreached(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
+async function tellUnreached(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
   if (!used.isWanted(notByKeyboard)) return;
   const missed = await used.call(
     'unreached',
@@ -198,7 +200,7 @@ async function tellUnreached(used: UsedPage, stops: readonly FocusStop[]): Promi
 }
 
 /** A page may listen for presses to count them: only what leads somewhere, or shows something, is missed. */
-async function doesSomething(used: UsedPage, selector: string): Promise<boolean> {
+async function doesSomething(used: AuditedPage, selector: string): Promise<boolean> {
   await used.reload();
   const happening = await used.whatHappens(selector, async () => {
     const middle = await used.call('middleOf', selector);
@@ -208,8 +210,8 @@ async function doesSomething(used: UsedPage, selector: string): Promise<boolean>
 }
 
 /** Down a list, or along it: an item that comes later stands further on. */
-async function tellOrder(used: UsedPage, stops: readonly FocusStop[]): Promise<void> {
-  const lists = new Map<number, FocusStop[]>();
+async function tellOrder(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
+  const lists = new Map<number, FocusStep[]>();
   for (const stop of stops) {
     if (stop.list === null || !stop.isInMenu || !stop.seen) continue;
     lists.set(stop.list, [...(lists.get(stop.list) ?? []), stop]);
@@ -225,7 +227,7 @@ async function tellOrder(used: UsedPage, stops: readonly FocusStop[]): Promise<v
 }
 
 /** Wholly above, or on the same line and wholly nearer to its beginning. */
-function isBefore({ placed: box }: FocusStop, { placed: last }: FocusStop, isRightToLeft: boolean): boolean {
+function isBefore({ placed: box }: FocusStep, { placed: last }: FocusStep, isRightToLeft: boolean): boolean {
   const isOnLine = Math.min(box.bottom, last.bottom) - Math.max(box.top, last.top) > (box.bottom - box.top) / 2;
   if (isOnLine) return isRightToLeft ? box.left >= last.right - 1 : box.right <= last.left + 1;
   // Columns go down one after the other; only what is above in the same column goes back.
@@ -233,7 +235,7 @@ function isBefore({ placed: box }: FocusStop, { placed: last }: FocusStop, isRig
   return isInColumn && box.bottom <= last.top + 1;
 }
 
-async function tellOfLeaving(used: UsedPage, address: string): Promise<void> {
+async function tellOfLeaving(used: AuditedPage, address: string): Promise<void> {
   const [selector, html] = ['html', `<html> of ${pathOf(address)}`];
   await used.tell(focusActs, { selector, html }, { state: 'focus', message: `It led to ${pathOf(used.page.url())}.` });
 }

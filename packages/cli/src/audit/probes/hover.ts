@@ -1,7 +1,7 @@
 import type { HoverTrigger } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const hoverOnly: Probe = {
   id: 'hover-only',
@@ -11,7 +11,8 @@ export const hoverOnly: Probe = {
   wcag: ['2.1.1'],
   hurts:
     'People who use the keyboard, and everybody with a finger in place of a mouse: for them these links are not there.',
-  fix: 'Open the panel by a button, and by hovering too if you like; or show it while focus is within (:focus-within).',
+  remedy:
+    'Open the panel by a button, and by hovering too if you like; or show it while focus is within (:focus-within).',
   standard: 'WCAG 2.2, 2.1.1 Keyboard; ARIA Authoring Practices, disclosure navigation',
 };
 
@@ -22,7 +23,7 @@ export const hoverNotDismissible: Probe = {
   certainty: 'sure',
   wcag: ['1.4.13'],
   hurts: 'People who enlarge the page: the mouse is always over something, and what they want to read is covered.',
-  fix: 'Close it on Escape, wherever focus is.',
+  remedy: 'Close it on Escape, wherever focus is.',
   standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Dismissible',
 };
 
@@ -33,7 +34,7 @@ export const hoverNotHoverable: Probe = {
   certainty: 'sure',
   wcag: ['1.4.13'],
   hurts: 'Everybody who aims for a link in it, and most of all people whose hands tremble.',
-  fix: 'Leave no gap between the item and its panel, or bridge it, and wait a moment before closing.',
+  remedy: 'Leave no gap between the item and its panel, or bridge it, and wait a moment before closing.',
   standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Hoverable',
 };
 
@@ -44,7 +45,7 @@ export const hoverNotPersistent: Probe = {
   certainty: 'sure',
   wcag: ['1.4.13'],
   hurts: 'Everybody who needs longer to read it.',
-  fix: 'Keep it until the mouse or focus leaves it, or Escape is pressed.',
+  remedy: 'Keep it until the mouse or focus leaves it, or Escape is pressed.',
   standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Persistent',
 };
 
@@ -55,14 +56,14 @@ export const hoverMovesRow: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who aims at one of them.',
-  fix: 'Draw the state with what takes no room: color, underline, outline; or keep the room of the bold label free.',
+  remedy: 'Draw the state with what takes no room: color, underline, outline; or keep the room of the bold label free.',
   standard: 'CSS Basic User Interface 4, section 3 (outline)',
 };
 
 /** How long content must stay while nothing is done, in milliseconds: shorter than that, nobody has read it. */
 const patience = 2500;
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   // In a narrow window the same items are behind a toggle, or are drawn by the same rules.
   if (!used.options.isWidest) return;
   for (const trigger of used.report.hoverTriggers) {
@@ -72,20 +73,20 @@ async function attempt(used: UsedPage): Promise<void> {
 }
 
 /** The links that came into sight with the mouse on the trigger; none where nothing did. */
-async function shownBy(used: UsedPage, selector: string): Promise<readonly number[]> {
+async function shownBy(used: AuditedPage, selector: string): Promise<readonly number[]> {
   await used.reload();
   const happening = await used.whatHappens(selector, () => moveTo(used, selector));
   return happening === null || happening.left ? [] : happening.shown;
 }
 
-async function moveTo(used: UsedPage, selector: string): Promise<void> {
+async function moveTo(used: AuditedPage, selector: string): Promise<void> {
   const middle = await used.call('middleOf', selector);
   if (!middle) throw new Error('The element is not to be seen.');
   await used.page.mouse.move(...middle, { steps: 4 });
   await used.page.waitForTimeout(350);
 }
 
-async function hover(used: UsedPage, trigger: HoverTrigger): Promise<void> {
+async function hover(used: AuditedPage, trigger: HoverTrigger): Promise<void> {
   const { selector } = trigger;
   const shown = await shownBy(used, selector);
   if (shown.length === 0) return;
@@ -105,7 +106,7 @@ async function hover(used: UsedPage, trigger: HoverTrigger): Promise<void> {
 
 /** Straight to the nearest side of the panel and into it, at the pace of a calm hand. */
 async function cross(
-  used: UsedPage,
+  used: AuditedPage,
   trigger: HoverTrigger,
   shown: readonly number[],
   box: { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number },
@@ -132,7 +133,7 @@ async function cross(
 }
 
 /** By focus, by the keys that open things, or by another button of the same item. */
-async function byKeyboard(used: UsedPage, trigger: HoverTrigger): Promise<void> {
+async function byKeyboard(used: AuditedPage, trigger: HoverTrigger): Promise<void> {
   if (!used.isWanted(hoverOnly)) return;
   const { focusable, isLink } = trigger;
   await used.reload();
@@ -153,7 +154,7 @@ async function byKeyboard(used: UsedPage, trigger: HoverTrigger): Promise<void> 
 }
 
 /** One item of each menu: does what the mouse does to it push the others? */
-async function lookAtNeighbours(used: UsedPage): Promise<void> {
+async function lookAtNeighbours(used: AuditedPage): Promise<void> {
   await used.reload();
   for (const menu of used.report.menus) {
     if (!used.options.isNew(`neighbours ${menu.fingerprint}`)) continue;

@@ -1,6 +1,6 @@
 import type { FoundToggle, OpenPanel } from 'fair-trail/internal/audit';
 import type { Probe } from '../probe.ts';
-import type { Happening, UsedPage } from '../used-page.ts';
+import type { ActionOutcome, AuditedPage } from '../used-page.ts';
 
 export const panelOutOfWindow: Probe = {
   id: 'panel-out-of-window',
@@ -9,7 +9,7 @@ export const panelOutOfWindow: Probe = {
   certainty: 'sure',
   wcag: ['1.4.10'],
   hurts: 'Everybody with a small window, and people who enlarge the page: they cannot see these links.',
-  fix: 'Let the panel be no larger than the window (max-height), and scroll within (overflow: auto).',
+  remedy: 'Let the panel be no larger than the window (max-height), and scroll within (overflow: auto).',
   standard: 'WCAG 2.2, 1.4.10 Reflow and 1.4.4 Resize Text',
 };
 
@@ -20,7 +20,8 @@ export const overlayLeavesPage: Probe = {
   certainty: 'sure',
   wcag: ['2.4.11'],
   hurts: 'People who use the keyboard and look: focus is behind the menu that they see.',
-  fix: 'Make the page behind inert while the menu covers it, or show the menu as a modal dialog; or close it when focus leaves.',
+  remedy:
+    'Make the page behind inert while the menu covers it, or show the menu as a modal dialog; or close it when focus leaves.',
   standard: 'WCAG 2.2, 2.4.11 Focus Not Obscured (Minimum); HTML standard, section 6.3 (inert)',
 };
 
@@ -31,7 +32,7 @@ export const overlayScrollsPage: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who turns the wheel over it: when they close the menu, they are elsewhere.',
-  fix: 'Keep the page still while it is covered (overscroll-behavior: contain, or overflow: hidden on the page).',
+  remedy: 'Keep the page still while it is covered (overscroll-behavior: contain, or overflow: hidden on the page).',
   standard: 'CSS Overscroll Behavior 1, section 4',
 };
 
@@ -42,7 +43,8 @@ export const openingMovesPage: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who was about to press what has moved.',
-  fix: 'Place the panel absolutely or in the top layer, and keep the room of a scroll bar (scrollbar-gutter: stable).',
+  remedy:
+    'Place the panel absolutely or in the top layer, and keep the room of a scroll bar (scrollbar-gutter: stable).',
   standard: 'CSS Positioned Layout 3; CSS Overflow 3, section 3.4 (scrollbar-gutter)',
 };
 
@@ -51,10 +53,10 @@ const enlarged = { width: 320, height: 256 };
 
 /** A panel that has just been opened. */
 export async function lookAtPanel(
-  used: UsedPage,
+  used: AuditedPage,
   toggle: FoundToggle,
   panel: OpenPanel,
-  { before, shown }: Happening,
+  { before, shown }: ActionOutcome,
 ): Promise<void> {
   const [lost] = panel.lost;
   if (lost) await used.tell(panelOutOfWindow, lost, { state: 'open' });
@@ -67,7 +69,7 @@ export async function lookAtPanel(
 }
 
 /** In a low window, as it is for people who enlarge the page four times. */
-async function tellEnlarged(used: UsedPage, toggle: FoundToggle, shown: readonly number[]): Promise<void> {
+async function tellEnlarged(used: AuditedPage, toggle: FoundToggle, shown: readonly number[]): Promise<void> {
   const size = used.page.viewportSize();
   if (!size || !used.isWanted(panelOutOfWindow)) return;
   await used.page.setViewportSize({ width: Math.min(size.width, enlarged.width), height: enlarged.height });
@@ -83,7 +85,11 @@ async function tellEnlarged(used: UsedPage, toggle: FoundToggle, shown: readonly
   }
 }
 
-async function tellMovement(used: UsedPage, toggle: FoundToggle, before: Happening['before']['boxes']): Promise<void> {
+async function tellMovement(
+  used: AuditedPage,
+  toggle: FoundToggle,
+  before: ActionOutcome['before']['boxes'],
+): Promise<void> {
   if (!used.isWanted(openingMovesPage)) return;
   const after = new Map((await used.call('boxesOf')).map((one) => [one.number, one]));
   for (const { number, box } of before) {
@@ -97,7 +103,7 @@ async function tellMovement(used: UsedPage, toggle: FoundToggle, before: Happeni
   }
 }
 
-async function tellScrolling(used: UsedPage, panel: OpenPanel): Promise<void> {
+async function tellScrolling(used: AuditedPage, panel: OpenPanel): Promise<void> {
   if (!used.isWanted(overlayScrollsPage)) return;
   const { box } = panel;
   const size = used.page.viewportSize();
@@ -117,7 +123,7 @@ async function tellScrolling(used: UsedPage, panel: OpenPanel): Promise<void> {
 }
 
 /** Focus that comes to something that is hidden behind the overlay. */
-async function tellLeaving(used: UsedPage, toggle: FoundToggle, panel: OpenPanel): Promise<void> {
+async function tellLeaving(used: AuditedPage, toggle: FoundToggle, panel: OpenPanel): Promise<void> {
   if (!used.isWanted(overlayLeavesPage)) return;
   if (!panel.hasFocus) await used.call('focusOn', toggle.selector);
   const known = new Set<number>();

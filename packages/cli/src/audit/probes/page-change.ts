@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core';
 import { isSamePage, type PageReport } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 import { isHarmful } from '../../browser/harmful.ts';
 
 export const changeUntold: Probe = {
@@ -12,7 +12,7 @@ export const changeUntold: Probe = {
   certainty: 'likely',
   wcag: ['2.4.3', '4.1.3'],
   hurts: 'People who listen to the page press a link, and hear nothing: as far as they can tell, it did nothing.',
-  fix: 'Move focus to the heading of the new page (tabindex="-1"), or say its title in a live region.',
+  remedy: 'Move focus to the heading of the new page (tabindex="-1"), or say its title in a live region.',
   standard: 'WCAG 2.2, 4.1.3 Status Messages and 2.4.3 Focus Order',
 };
 
@@ -23,7 +23,7 @@ export const titleStays: Probe = {
   certainty: 'sure',
   wcag: ['2.4.2'],
   hurts: 'Everybody with several tabs, people who listen to the page, and everybody who looks for it in their history.',
-  fix: 'Set document.title with each page.',
+  remedy: 'Set document.title with each page.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled',
 };
 
@@ -34,7 +34,7 @@ export const addressStays: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who loads it again, goes back, sends it to someone or keeps it: they get another page.',
-  fix: 'Give each page an address of its own, with history.pushState or by plain links.',
+  remedy: 'Give each page an address of its own, with history.pushState or by plain links.',
   standard: 'HTML standard, section 7.4 (navigation and session history)',
 };
 
@@ -45,7 +45,7 @@ export const markStays: Probe = {
   certainty: 'sure',
   wcag: ['1.3.1'],
   hurts: 'Everybody who asks the menu where they are: it tells them wrong.',
-  fix: 'Set aria-current from the address, with each change of it.',
+  remedy: 'Set aria-current from the address, with each change of it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
 };
 
@@ -56,7 +56,7 @@ export const backDoesNothing: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody: Back is the most pressed button there is.',
-  fix: 'Listen for popstate, and show the page of the address then.',
+  remedy: 'Listen for popstate, and show the page of the address then.',
   standard: 'HTML standard, section 7.4.4 (history)',
 };
 
@@ -67,14 +67,14 @@ export const reloadLosesPage: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who loads it again, opens it in a new tab, or was sent its address.',
-  fix: 'Let the server answer each address with the page that the app shows for it.',
+  remedy: 'Let the server answer each address with the page that the app shows for it.',
   standard: 'HTML standard, section 7.4 (navigation and session history)',
 };
 
 const probes = [changeUntold, titleStays, addressStays, markStays, backDoesNothing, reloadLosesPage];
 
 /** Presses a link of the menu, as visitors do; what a one-page app makes of that is its own doing. */
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   if (!used.isWanted(...probes)) return;
   await used.reload();
   const { page } = used;
@@ -122,7 +122,10 @@ async function isTitledLate(page: Page, title: string): Promise<boolean> {
   );
 }
 
-async function chosenLink(used: UsedPage, from: string): Promise<PageReport['menus'][number]['links'][number] | null> {
+async function chosenLink(
+  used: AuditedPage,
+  from: string,
+): Promise<PageReport['menus'][number]['links'][number] | null> {
   for (const menu of used.report.menus) {
     for (const link of menu.links) {
       if (!link.isDrawn || link.label === '' || !URL.canParse(link.href)) continue;
@@ -139,7 +142,7 @@ async function chosenLink(used: UsedPage, from: string): Promise<PageReport['men
 
 /** Heard, or focus in what is new. A press leaves focus on the link itself. */
 async function tellUntold(
-  used: UsedPage,
+  used: AuditedPage,
   link: { readonly selector: string; readonly html: string },
   isAnnounced: boolean,
 ): Promise<void> {
@@ -155,20 +158,20 @@ async function tellUntold(
 }
 
 async function tellMark(
-  used: UsedPage,
+  used: AuditedPage,
   link: { readonly selector: string; readonly html: string; readonly href: string },
   before: string,
 ): Promise<void> {
   const { findings } = await used.call('report', { only: ['mark-on-another-page', 'looks-marked-elsewhere'] });
   const [frozen] = findings;
   if (!frozen) return;
-  const isLikely = frozen.rule !== 'mark-on-another-page';
+  const isLikely = frozen.code !== 'mark-on-another-page';
   const message = `It is still on ${new URL(before).pathname}.`;
   await used.tell(markStays, frozen, { state: 'after a page change', message, isLikely });
 }
 
 async function goBack(
-  used: UsedPage,
+  used: AuditedPage,
   link: { readonly selector: string; readonly html: string },
   before: { readonly url: string; readonly content: string },
 ): Promise<void> {
@@ -191,7 +194,7 @@ async function goBack(
 }
 
 async function loadAnew(
-  used: UsedPage,
+  used: AuditedPage,
   link: { readonly selector: string; readonly html: string },
   after: { readonly url: string; readonly content: string },
 ): Promise<void> {

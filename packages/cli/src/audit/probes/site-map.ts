@@ -10,7 +10,7 @@ export const sitePageMissing: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who is led to it.',
-  fix: 'Make the page, mend its href in the site file, or mark it as planned.',
+  remedy: 'Make the page, mend its href in the site file, or mark it as planned.',
   standard: 'HTTP Semantics (RFC 9110), sections 15.5.5 and 15.5.11',
 };
 
@@ -21,7 +21,7 @@ export const sitePageUnlinked: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who looks for it.',
-  fix: 'Make the menus from the site file; or take the entry out of its menu there.',
+  remedy: 'Make the menus from the site file; or take the entry out of its menu there.',
   standard: 'WCAG 2.2, 2.4.5 Multiple Ways',
 };
 
@@ -32,7 +32,7 @@ export const siteLinkUnknown: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody on that page: no menu is marked there, and there are no breadcrumbs.',
-  fix: 'Add the page to the site file, or mend the link.',
+  remedy: 'Add the page to the site file, or mend the link.',
   standard: 'The site file, section “entries”',
 };
 
@@ -43,7 +43,7 @@ export const siteTitleDiffers: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody with several tabs: the menu and the tab name one page in two ways.',
-  fix: 'Set the title from the site file, or mend the label there.',
+  remedy: 'Set the title from the site file, or mend the label there.',
   standard: 'The site file, fields “title” and “label”',
 };
 
@@ -54,7 +54,7 @@ export const siteMarkDiffers: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who asks the menu where they are.',
-  fix: 'Set aria-current="page" on the link to this page.',
+  remedy: 'Set aria-current="page" on the link to this page.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
 };
 

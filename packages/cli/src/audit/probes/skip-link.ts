@@ -1,6 +1,6 @@
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const skipLinkStays: Probe = {
   id: 'skip-link-stays',
@@ -9,11 +9,11 @@ export const skipLinkStays: Probe = {
   certainty: 'sure',
   wcag: ['2.4.1'],
   hurts: 'People who use the keyboard press it, and the next Tab is in the menu that they wanted to skip.',
-  fix: 'Let it lead to the content by its id; and let no script keep the browser from going there.',
+  remedy: 'Let it lead to the content by its id; and let no script keep the browser from going there.',
   standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1 Bypass Blocks',
 };
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   for (const link of used.report.skipLinks) {
     if (!used.options.isNew(`skip ${link.html} ${link.target}`)) continue;
     await used.reload();

@@ -2,7 +2,7 @@ import { contrastMessage, lowContrast } from 'fair-trail/internal/audit';
 import type { CDPSession } from 'playwright-core';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const stateLowContrast: Probe = {
   id: 'state-low-contrast',
@@ -11,7 +11,7 @@ export const stateLowContrast: Probe = {
   certainty: 'sure',
   wcag: ['1.4.3'],
   hurts: 'People with low vision: the label goes pale just when they are about to press it.',
-  fix: 'Choose the colors of this state so that they differ by 4.5 : 1, as at rest.',
+  remedy: 'Choose the colors of this state so that they differ by 4.5 : 1, as at rest.',
   standard: lowContrast.standard,
 };
 
@@ -21,7 +21,7 @@ const states: readonly (readonly string[])[] = [['hover'], ['focus', 'focus-visi
 const mostOfMenu = 3;
 
 /** Forces each state upon some links of each menu, and reads what is drawn then. */
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   if (!used.isWanted(stateLowContrast)) return;
   const links = used.report.menus
     .filter(({ fingerprint }) => used.options.isNew(`states ${fingerprint}`))
@@ -47,7 +47,7 @@ async function attempt(used: UsedPage): Promise<void> {
 }
 
 async function lookAt(
-  used: UsedPage,
+  used: AuditedPage,
   session: CDPSession,
   link: { readonly selector: string; readonly html: string },
 ): Promise<void> {

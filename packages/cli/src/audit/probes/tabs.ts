@@ -1,7 +1,7 @@
 import type { FoundTablist } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { UsedPage } from '../used-page.ts';
+import type { AuditedPage } from '../used-page.ts';
 
 export const tabsWithoutArrows: Probe = {
   id: 'tabs-without-arrows',
@@ -10,7 +10,7 @@ export const tabsWithoutArrows: Probe = {
   certainty: 'sure',
   wcag: ['2.1.1'],
   hurts: 'People who listen to the page are told that there are tabs, press the arrow keys, and nothing happens.',
-  fix: 'Move focus with the arrow keys, and let Tab stop at the selected tab alone; or leave out the roles of tabs.',
+  remedy: 'Move focus with the arrow keys, and let Tab stop at the selected tab alone; or leave out the roles of tabs.',
   standard: 'ARIA Authoring Practices, tabs pattern: keyboard interaction',
 };
 
@@ -21,11 +21,11 @@ export const tabDoesNothing: Probe = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are told that another tab is still the one that is shown.',
-  fix: 'Show the panel of the tab that was pressed, and set aria-selected on it, and on no other.',
+  remedy: 'Show the panel of the tab that was pressed, and set aria-selected on it, and on no other.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
 };
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   for (const list of used.report.tablists) {
     if (!used.options.isNew(list.fingerprint)) continue;
     await used.reload();
@@ -35,7 +35,7 @@ async function attempt(used: UsedPage): Promise<void> {
   }
 }
 
-async function byArrows(used: UsedPage, list: FoundTablist): Promise<void> {
+async function byArrows(used: AuditedPage, list: FoundTablist): Promise<void> {
   if (!used.isWanted(tabsWithoutArrows)) return;
   const first = list.tabs.find(({ isSelected }) => isSelected) ?? list.tabs[0];
   if (!first || !(await used.call('focusOn', first.selector))) {
@@ -62,7 +62,7 @@ async function byArrows(used: UsedPage, list: FoundTablist): Promise<void> {
   });
 }
 
-async function byMouse(used: UsedPage, list: FoundTablist): Promise<void> {
+async function byMouse(used: AuditedPage, list: FoundTablist): Promise<void> {
   const other = list.tabs.find(({ isSelected }) => !isSelected);
   if (!other || !used.isWanted(tabDoesNothing)) return;
   const happening = await used.whatHappens(other.selector, async () => {

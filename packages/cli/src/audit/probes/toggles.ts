@@ -2,7 +2,7 @@ import type { FoundToggle, OpenPanel } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
-import type { Happening, UsedPage } from '../used-page.ts';
+import type { ActionOutcome, AuditedPage } from '../used-page.ts';
 import {
   lookAtPanel,
   openingMovesPage,
@@ -18,7 +18,7 @@ export const toggleDoesNothing: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody: what it would open cannot be reached at this width.',
-  fix: 'Let a press show what it names, and set aria-expanded. Where scripts are late or fail, do not show it.',
+  remedy: 'Let a press show what it names, and set aria-expanded. Where scripts are late or fail, do not show it.',
   standard: 'ARIA Authoring Practices, disclosure pattern',
 };
 
@@ -29,7 +29,7 @@ export const toggleStateFrozen: Probe = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are told that nothing has happened.',
-  fix: 'Set aria-expanded="true" when it opens, and "false" when it closes.',
+  remedy: 'Set aria-expanded="true" when it opens, and "false" when it closes.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded); WCAG 2.2, 4.1.2',
 };
 
@@ -40,7 +40,7 @@ export const toggleStateUntold: Probe = {
   certainty: 'likely',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are not told that there is something to open, nor that it is open.',
-  fix: 'Set aria-expanded on it, "true" while what it opens is shown and "false" while it is not.',
+  remedy: 'Set aria-expanded on it, "true" while what it opens is shown and "false" while it is not.',
   standard: 'ARIA Authoring Practices, disclosure pattern; WAI-ARIA 1.2, section 6.6 (aria-expanded)',
 };
 
@@ -51,7 +51,7 @@ export const toggleMouseOnly: Probe = {
   certainty: 'sure',
   wcag: ['2.1.1'],
   hurts: 'People who use the keyboard, a switch or their voice: they cannot reach what is behind it.',
-  fix: 'Make it a button element: Enter and Space then press it.',
+  remedy: 'Make it a button element: Enter and Space then press it.',
   standard: 'WCAG 2.2, 2.1.1 Keyboard',
 };
 
@@ -62,7 +62,7 @@ export const toggleOneKey: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who use the keyboard press what presses every other button, and nothing happens.',
-  fix: 'Make it a button element: Enter and Space then press it.',
+  remedy: 'Make it a button element: Enter and Space then press it.',
   standard: 'ARIA Authoring Practices, button pattern: keyboard interaction',
 };
 
@@ -73,7 +73,7 @@ export const toggleNotByTouch: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody with a phone.',
-  fix: 'Listen for click, and for nothing that a finger does not do.',
+  remedy: 'Listen for click, and for nothing that a finger does not do.',
   standard: 'Pointer Events 3, section 4; UI Events, click',
 };
 
@@ -84,7 +84,7 @@ export const toggleStaysOpen: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody: it stays over the page until the page is left.',
-  fix: 'Let a second press close it, and Escape too.',
+  remedy: 'Let a second press close it, and Escape too.',
   standard: 'ARIA Authoring Practices, disclosure pattern: keyboard interaction',
 };
 
@@ -95,7 +95,7 @@ export const escapeIgnored: Probe = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who use the keyboard: they go all the way back to the button, or on through what is hidden behind.',
-  fix: 'Close it on Escape, and give focus back to the button.',
+  remedy: 'Close it on Escape, and give focus back to the button.',
   standard: 'ARIA Authoring Practices, disclosure navigation and dialog patterns: Escape',
 };
 
@@ -106,7 +106,7 @@ export const focusLostOnClosing: Probe = {
   certainty: 'likely',
   wcag: ['2.4.3'],
   hurts: 'People who use the keyboard or listen to the page begin again at the top of it.',
-  fix: 'Give focus back to the button that opened the panel.',
+  remedy: 'Give focus back to the button that opened the panel.',
   standard: 'ARIA Authoring Practices, dialog pattern; WCAG 2.2, 2.4.3 Focus Order',
 };
 
@@ -116,7 +116,7 @@ const most = { told: 8, other: 6 };
 /** More of one menu that are drawn alike work alike, as far as can be told. */
 const mostAlike = 3;
 
-async function attempt(used: UsedPage): Promise<void> {
+async function attempt(used: AuditedPage): Promise<void> {
   const fresh = used.report.toggles.filter(
     ({ fingerprint, html }) => !isHarmfulLabel(html) && used.options.isNew(fingerprint),
   );
@@ -135,7 +135,7 @@ async function attempt(used: UsedPage): Promise<void> {
 }
 
 /** Presses it by mouse; then, where that opened something, looks at that, closes it, and does the same by other means. */
-async function press(used: UsedPage, toggle: FoundToggle): Promise<void> {
+async function press(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   const { selector, kind, isOpen } = toggle;
   const byMouse = await used.whatHappens(selector, () => clickOn(used, selector));
   if (byMouse === null) {
@@ -184,22 +184,22 @@ async function press(used: UsedPage, toggle: FoundToggle): Promise<void> {
   await byTouch(used, toggle);
 }
 
-async function clickOn({ page }: UsedPage, selector: string): Promise<void> {
+async function clickOn({ page }: AuditedPage, selector: string): Promise<void> {
   await page.locator(selector.replaceAll(' >>> ', ' ')).first().click({ timeout: 2500, noWaitAfter: true });
 }
 
-async function isDialog(used: UsedPage, selector: string, shown: readonly number[]): Promise<boolean> {
+async function isDialog(used: AuditedPage, selector: string, shown: readonly number[]): Promise<boolean> {
   return (await used.call('panelOf', selector, shown))?.isDialog ?? false;
 }
 
-async function tellClosing(used: UsedPage, toggle: FoundToggle, { before, after }: Happening): Promise<void> {
+async function tellClosing(used: AuditedPage, toggle: FoundToggle, { before, after }: ActionOutcome): Promise<void> {
   const isClosed = before.drawn.length > after.drawn.length + 1;
   if (isClosed && after.expanded === 'true') await used.tell(toggleStateFrozen, toggle, { state: 'closed' });
 }
 
 /** By Escape from within, as people with a keyboard do; else by a second press. */
 async function close(
-  used: UsedPage,
+  used: AuditedPage,
   toggle: FoundToggle,
   shown: readonly number[],
   panel: OpenPanel | null,
@@ -239,7 +239,7 @@ async function close(
     await used.tell(toggleStaysOpen, toggle, { state: 'open' });
 }
 
-async function byKeys(used: UsedPage, toggle: FoundToggle): Promise<void> {
+async function byKeys(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   if (!used.isWanted(toggleMouseOnly, toggleOneKey)) return;
   const works: boolean[] = [];
   for (const key of ['Enter', 'Space']) {
@@ -258,7 +258,7 @@ async function byKeys(used: UsedPage, toggle: FoundToggle): Promise<void> {
   }
 }
 
-async function byTouch(used: UsedPage, toggle: FoundToggle): Promise<void> {
+async function byTouch(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   if (!used.options.isNarrowest || !used.isWanted(toggleNotByTouch)) return;
   const window = await used.options.openOther({ hasTouch: true });
   try {

@@ -71,17 +71,17 @@ function verdict({ pages, findings, summary }: AuditReport): string {
 }
 
 function findingHtml(finding: ReportedFinding, id: string, picture: Picture | null): string {
-  const { rule, message, html, selector, width, state, wcag, fix, pages, certainty } = finding;
-  const hurts = described.find((one) => one.id === rule)?.hurts ?? '';
+  const { code, message, html, selector, width, state, wcag, remedy, pages, certainty } = finding;
+  const hurts = described.find((one) => one.id === code)?.hurts ?? '';
   const criteria = wcag.length > 0 ? `<dt>WCAG 2.2</dt><dd>${escapeXml(wcag.join(', '))}</dd>` : '';
   return `<article aria-labelledby="${id}">
 <h3 id="${id}">${escapeXml(message)}</h3>
-<p class="rule"><code>${escapeXml(rule)}</code>${certainty === 'likely' ? ' <span class="likely">likely</span>' : ''}</p>
+<p class="rule"><code>${escapeXml(code)}</code>${certainty === 'likely' ? ' <span class="likely">likely</span>' : ''}</p>
 ${picture ? pictureHtml(picture, message) : ''}
-<pre tabindex="0" role="region" aria-label="The element of “${escapeXml(rule)}”"><code>${escapeXml(html)}</code></pre>
+<pre tabindex="0" role="region" aria-label="The element of “${escapeXml(code)}”"><code>${escapeXml(html)}</code></pre>
 <dl>
 <dt>Whom it hurts</dt><dd>${escapeXml(hurts)}</dd>
-<dt>How to mend it</dt><dd>${escapeXml(fix)}</dd>
+<dt>How to fix it</dt><dd>${escapeXml(remedy)}</dd>
 ${criteria}
 <dt>Where</dt><dd>${width} px wide, ${escapeXml(state)}; <code>${escapeXml(selector)}</code></dd>
 <dt>On</dt><dd>${pagesHtml(pages)}</dd>

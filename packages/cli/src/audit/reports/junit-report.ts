@@ -5,12 +5,12 @@ import { described } from './described.ts';
 /** One test case a rule. What is no error and no warning fails none; what could not be tried is skipped, and says why. */
 export function toJUnit({ tool, target, findings, notChecked }: AuditReport): string {
   const cases = described.map(({ id, title }) => {
-    const failures = findings.filter(({ rule, severity }) => rule === id && severity !== 'advice');
+    const failures = findings.filter(({ code, severity }) => code === id && severity !== 'advice');
     const skipped = notChecked.filter(({ rule }) => rule === id);
     const body = [
       ...failures.map(
-        ({ message, selector, pages, fix }) =>
-          `      <failure message="${escapeXml(message)}">${escapeXml([fix, selector, ...pages].join('\n'))}</failure>`,
+        ({ message, selector, pages, remedy }) =>
+          `      <failure message="${escapeXml(message)}">${escapeXml([remedy, selector, ...pages].join('\n'))}</failure>`,
       ),
       ...(failures.length === 0 && skipped.length > 0
         ? [`      <skipped message="${escapeXml(skipped.map(({ reason }) => reason).join(' '))}"/>`]

@@ -1,3 +1,4 @@
+import { pageOf } from 'fair-trail/internal/core';
 import type { AuditReport } from '../audit-report.ts';
 import { described } from './described.ts';
 
@@ -7,18 +8,19 @@ export function toSarif({ tool, findings }: AuditReport): object {
   const driver = {
     name: tool.name,
     version: tool.version,
-    rules: described.map(({ id, title, hurts, fix }) => ({
+    rules: described.map(({ id, title, hurts, remedy }) => ({
       id,
       shortDescription: { text: title },
       fullDescription: { text: hurts },
-      help: { text: fix },
+      help: { text: remedy },
+      helpUri: pageOf('rules', id),
     })),
   };
-  const results = findings.map(({ rule, severity, message, fix, pages, selector, html }) => ({
-    ruleId: rule,
-    ruleIndex: described.findIndex(({ id }) => id === rule),
+  const results = findings.map(({ code, severity, message, remedy, pages, selector, html }) => ({
+    ruleId: code,
+    ruleIndex: described.findIndex(({ id }) => id === code),
     level: levels[severity],
-    message: { text: `${message} ${fix}` },
+    message: { text: `${message} ${remedy}` },
     locations: pages.map((uri) => ({
       physicalLocation: { artifactLocation: { uri } },
       logicalLocations: [{ fullyQualifiedName: selector, decoratedName: html }],

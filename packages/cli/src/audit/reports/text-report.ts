@@ -8,14 +8,14 @@ const paints = { error: colors.red, warning: colors.yellow, advice: colors.green
 /** For a terminal. What comes from the pages moves no cursor there. */
 export function toText({ findings, notChecked, pages, summary }: AuditReport): string {
   const blocks = findings.map((finding) => {
-    const { severity, certainty, rule, message, selector, html, width, state, wcag, fix } = finding;
+    const { severity, certainty, code, message, selector, html, width, state, wcag, remedy } = finding;
     const criteria = wcag.length > 0 ? `, WCAG ${wcag.join(', ')}` : '';
     const where = state === 'rest' ? `${width} px` : `${width} px, ${state}`;
     return [
-      `${paints[severity](severity)}${certainty === 'likely' ? ' (likely)' : ''} ${printable(message)} ${colors.dim(`[${rule}${criteria}]`)}`,
+      `${paints[severity](severity)}${certainty === 'likely' ? ' (likely)' : ''} ${printable(message)} ${colors.dim(`[${code}${criteria}]`)}`,
       `  ${printable(html.replaceAll(/\s+/gu, ' '))}`,
       `  ${colors.dim(`${printable(selector)} · ${where} · ${pagesText(finding)}`)}`,
-      `  ${fix}`,
+      `  ${remedy}`,
     ].join('\n');
   });
   const unchecked = uncheckedGroups(notChecked).map(({ rules, pages: on, reason }) => {

@@ -2,7 +2,7 @@ import { deepElements } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
 import { roleOf } from '../role.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isExposed, isSeen, isShown, parentOf, seenBox, type Box } from '../visible.ts';
+import { isExposed, isSeen, isShown, parentOf, seenBox, type ElementBox } from '../visible.ts';
 import { activeElement, elementAt, elementOn, numberOf } from './elements.ts';
 import { hearsPresses, looksPressable } from './heard.ts';
 
@@ -23,7 +23,7 @@ function knownNavigations(): readonly Element[] {
 }
 
 /** A place where focus is. */
-export interface FocusStop {
+export interface FocusStep {
   readonly number: number;
   readonly selector: string;
   readonly html: string;
@@ -35,9 +35,9 @@ export interface FocusStop {
   /** The list that it is an item of, by its number; null for what is in none, or is placed by itself. */
   readonly list: number | null;
   /** What can be seen of it, in the window. */
-  readonly box: Box;
+  readonly box: ElementBox;
   /** All of it, from where its list begins: that stays the same when something scrolls. */
-  readonly placed: Box;
+  readonly placed: ElementBox;
   /** The same for what is drawn by the same rules. */
   readonly kind: string;
   /** Whether it is a frame, in which focus goes on by itself. */
@@ -48,7 +48,7 @@ export interface FocusStop {
   readonly url: string;
 }
 
-export function focused(): FocusStop | null {
+export function focused(): FocusStep | null {
   const active = activeElement();
   if (!active) return null;
   // A field that is drawn by its label is nothing to see by itself.
@@ -72,7 +72,7 @@ export function focused(): FocusStop | null {
   };
 }
 
-function placeInList(element: Element): Box {
+function placeInList(element: Element): ElementBox {
   const list = element.closest('ul, ol, nav, [role="navigation"]');
   const from = (list?.firstElementChild ?? element).getBoundingClientRect();
   const { left, right, top, bottom } = element.getBoundingClientRect();

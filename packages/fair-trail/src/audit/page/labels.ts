@@ -1,7 +1,7 @@
 import { deepElements } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen, isShown, parentOf, type Box } from '../visible.ts';
+import { isSeen, isShown, parentOf, type ElementBox } from '../visible.ts';
 
 /** An element that a fault of drawing is told of. */
 export interface Drawn {
@@ -13,7 +13,7 @@ export interface Drawn {
 const mostCompared = 150;
 
 /** The links and buttons of the menus that can be seen, menu by menu, with where their words stand. */
-function labelled(): readonly (readonly { readonly element: Element; readonly boxes: readonly Box[] }[])[] {
+function labelled(): readonly (readonly { readonly element: Element; readonly boxes: readonly ElementBox[] }[])[] {
   const { landmarks, runs } = navigationsOf(document);
   return [...landmarks, ...runs].map((menu) =>
     deepElements(menu, 'a[href], button, summary')
@@ -25,9 +25,9 @@ function labelled(): readonly (readonly { readonly element: Element; readonly bo
 }
 
 /** Where the words of an element stand, without those for ears alone. */
-function wordsIn(element: Element): readonly Box[] {
+function wordsIn(element: Element): readonly ElementBox[] {
   const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
-  const boxes: Box[] = [];
+  const boxes: ElementBox[] = [];
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const around = node.parentElement;
     if ((node.nodeValue ?? '').trim() === '' || !around || !isShown(around) || isForEars(around, element)) continue;
@@ -58,7 +58,7 @@ export function cutLabels(): readonly Drawn[] {
     .map(({ element }) => ({ selector: selectorOf(element), html: tagOf(element) }));
 }
 
-function isCut(words: Box, element: Element): boolean {
+function isCut(words: ElementBox, element: Element): boolean {
   const height = words.bottom - words.top;
   for (let at: Element | null = element; at && at !== document.body; at = parentOf(at)) {
     const style = getComputedStyle(at);
@@ -91,7 +91,7 @@ export function overlaps(): readonly (Drawn & { readonly other: string })[] {
   );
 }
 
-function meet(some: readonly Box[], others: readonly Box[]): boolean {
+function meet(some: readonly ElementBox[], others: readonly ElementBox[]): boolean {
   return some.some((one) =>
     others.some((other) => {
       const across = Math.min(one.right, other.right) - Math.max(one.left, other.left);

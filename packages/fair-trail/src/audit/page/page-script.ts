@@ -1,5 +1,5 @@
 import { accessibleName } from '../accessible-name.ts';
-import { audit, type AuditAnswer, type AuditOptions } from '../audit.ts';
+import { audit, type AuditResult, type AuditOptions } from '../audit.ts';
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
 import { inOneReading } from '../one-reading.ts';
@@ -23,7 +23,7 @@ import { tablistsOf, type FoundTablist } from './tablists.ts';
 import { togglesIn, type FoundToggle } from './toggles.ts';
 
 /** What a page under audit tells whoever uses it. */
-export interface PageReport extends AuditAnswer {
+export interface PageReport extends AuditResult {
   readonly title: string;
   readonly heading: string;
   readonly menus: readonly FoundMenu[];

@@ -1,7 +1,7 @@
 import { deepElements } from '../deep-elements.ts';
 import { holds } from '../navigations.ts';
 import { selectorOf, tagOf } from '../selector.ts';
-import { isOnPage, isPinned, isSeen, parentOf, type Box } from '../visible.ts';
+import { isOnPage, isPinned, isSeen, parentOf, type ElementBox } from '../visible.ts';
 import { elementAt, elementOn, numberOf } from './elements.ts';
 import { usable } from './snapshot.ts';
 
@@ -9,7 +9,7 @@ import { usable } from './snapshot.ts';
 export interface OpenPanel {
   readonly selector: string;
   readonly html: string;
-  readonly box: Box;
+  readonly box: ElementBox;
   /** Whether it takes nearly all of the window, or says that nothing else is there. */
   readonly isOverlay: boolean;
   readonly isDialog: boolean;

@@ -1,5 +1,5 @@
 import { breadcrumbTrails, type BreadcrumbTrail } from '../breadcrumb-trails.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { wordsOf } from '../words.ts';
 import { isSamePage } from './same-page.ts';
 
@@ -10,9 +10,9 @@ export const breadcrumbElsewhere: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who came from a search: the breadcrumbs tell them a place where they are not.',
-  fix: 'End them with this page, or with the page right above it.',
+  remedy: 'End them with this page, or with the page right above it.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern; WCAG 2.2, 2.4.8 (AAA)',
-  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const { element, items } of breadcrumbTrails(document, url)) {
       const last = items.at(-1);
       if (!last) continue;
@@ -39,9 +39,9 @@ export const breadcrumbTwice: Rule = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who wants to go up one step: two of the steps are one.',
-  fix: 'Name each page above this one once.',
+  remedy: 'Name each page above this one once.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern: links to the parent pages in hierarchical order',
-  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const { items } of breadcrumbTrails(document, url)) {
       const known = new Map<string, string>();
       for (const { link, place, label } of items) {
@@ -63,9 +63,9 @@ export const breadcrumbUnmarked: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who listen to the page: they are offered a link to where they are.',
-  fix: 'Set aria-current="page" on it.',
+  remedy: 'Set aria-current="page" on it.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern',
-  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const { items } of breadcrumbTrails(document, url)) {
       const last = items.at(-1);
       if (last?.link && last.place && isSamePage(last.place, url) && !last.isCurrent) yield { element: last.link };
@@ -80,9 +80,9 @@ export const breadcrumbDataDiffers: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who search: they are shown a way to this page that is not the way on it.',
-  fix: 'Write both from one list.',
+  remedy: 'Write both from one list.',
   standard: 'schema.org, BreadcrumbList',
-  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
     const [trail] = breadcrumbTrails(document, url);
     const names = toldNames(document);
     if (!trail || names === null) return;

@@ -1,7 +1,7 @@
 import { contrast, readComputedColor } from '../../core/color/color.ts';
 import { linksIn } from '../deep-elements.ts';
 import { differencesOf, type Look } from '../look.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isDrawn, isExposed } from '../visible.ts';
 import { resolved } from './places.ts';
 import { isSamePage } from './same-page.ts';
@@ -10,14 +10,14 @@ import { isSamePage } from './same-page.ts';
 const markingClass =
   /^(?:(?:is|nav|menu|link|item|tab)[-_]+)?(?:active|current|selected|here)(?:[-_]+(?:page|item|link))?$/iu;
 
-interface Menu {
+interface MarkedMenu {
   readonly links: readonly HTMLAnchorElement[];
   /** Those that lead to this page. */
   readonly here: readonly HTMLAnchorElement[];
 }
 
 /** Each list of links of its own, with those of one list compared among themselves. */
-function menusOf({ navigations, url }: PageContext): readonly Menu[] {
+function menusOf({ navigations, url }: PageContext): readonly MarkedMenu[] {
   return navigations.flatMap((navigation) => {
     const groups = new Map<Element, HTMLAnchorElement[]>();
     for (const link of linksIn(navigation)) {
@@ -53,9 +53,9 @@ export const markOnlySeen: Rule = {
   certainty: 'likely',
   wcag: ['1.3.1'],
   hurts: 'People who listen to the page: nothing tells them which of these pages they are on.',
-  fix: 'Set aria-current="page" on the link to this page, and draw the mark from that.',
+  remedy: 'Set aria-current="page" on the link to this page, and draw the mark from that.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current); WCAG 2.2, 1.3.1',
-  check: function* (page: PageContext): Iterable<Fault> {
+  check: function* (page: PageContext): Iterable<Violation> {
     for (const { links, here } of menusOf(page)) {
       if (links.some(isMarked)) continue;
       for (const link of here) {
@@ -84,9 +84,9 @@ export const looksMarkedElsewhere: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who looks where they are. It is often a class that was left on the first item.',
-  fix: 'Draw the mark from aria-current, and set that from the address of the page.',
+  remedy: 'Draw the mark from aria-current, and set that from the address of the page.',
   standard: 'WCAG 2.2, 2.4.8 Location (AAA)',
-  check: function* (page: PageContext): Iterable<Fault> {
+  check: function* (page: PageContext): Iterable<Violation> {
     for (const { links, here } of menusOf(page)) {
       if (here.length === 0 || here.some(classMarked) || links.some(isMarked)) continue;
       for (const link of links) {
@@ -112,9 +112,9 @@ export const markByColorOnly: Rule = {
   certainty: 'likely',
   wcag: ['1.4.1'],
   hurts: 'People who do not see colors as others do: to them no item is marked.',
-  fix: 'Add a shape: a bar, a border, an underline, a weight. Or make the two colors differ by 3 : 1.',
+  remedy: 'Add a shape: a bar, a border, an underline, a weight. Or make the two colors differ by 3 : 1.',
   standard: 'WCAG 2.2, 1.4.1 Use of Color, with technique G183',
-  check: function* (page: PageContext): Iterable<Fault> {
+  check: function* (page: PageContext): Iterable<Violation> {
     for (const { links } of menusOf(page)) {
       const marked = links.filter(isMarked);
       const others = links.filter((link) => !marked.includes(link));
@@ -144,9 +144,9 @@ export const pageNotMarked: Rule = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who wonders where they are on the site.',
-  fix: 'Set aria-current="page" on the link to this page, and show it.',
+  remedy: 'Set aria-current="page" on the link to this page, and show it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current); WCAG 2.2, 2.4.8 (AAA)',
-  check: function* (page: PageContext): Iterable<Fault> {
+  check: function* (page: PageContext): Iterable<Violation> {
     for (const { links, here } of menusOf(page)) {
       const [first] = here;
       const others = links.filter((link) => !here.includes(link));

@@ -1,5 +1,5 @@
 import { type Color, contrast, readComputedColor } from '../../core/color/color.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isDrawn, parentOf } from '../visible.ts';
 
 /** WCAG 2.2, 2.5.8: in CSS pixels. */
@@ -12,9 +12,10 @@ export const smallTarget: Rule = {
   certainty: 'sure',
   wcag: ['2.5.8'],
   hurts: 'People whose hands tremble, and everybody on a bus: they hit what is beside it.',
-  fix: 'Make it 24 by 24 CSS pixels at least, with padding; or keep that much room around its middle free of others.',
+  remedy:
+    'Make it 24 by 24 CSS pixels at least, with padding; or keep that much room around its middle free of others.',
   standard: 'WCAG 2.2, 2.5.8 Target Size (Minimum), with its exceptions',
-  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     const targets = [...links, ...controls].filter((element) => isDrawn(element) && !isDisabled(element));
     const boxes = targets.map((element) => ({
       element,
@@ -83,9 +84,9 @@ export const lowContrast: Rule = {
   certainty: 'sure',
   wcag: ['1.4.3'],
   hurts: 'People with low vision, and everybody in the sun.',
-  fix: 'Make the label darker or what it stands on lighter, or the other way round.',
+  remedy: 'Make the label darker or what it stands on lighter, or the other way round.',
   standard: 'WCAG 2.2, 1.4.3 Contrast (Minimum)',
-  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const element of [...links, ...controls]) {
       const found = contrastOfLabel(element);
       if (found && found.ratio < found.least) yield { element, message: contrastMessage(found) };

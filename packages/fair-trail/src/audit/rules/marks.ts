@@ -1,7 +1,7 @@
 import { accessibleName } from '../accessible-name.ts';
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { resolved } from './places.ts';
 import { isSamePage } from './same-page.ts';
@@ -15,9 +15,10 @@ export const severalCurrentPages: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'Everybody who asks the menu where they are: it gives two answers.',
-  fix: 'Mark the link to this page with aria-current="page", and no other; a section it lies in may have aria-current="true".',
+  remedy:
+    'Mark the link to this page with aria-current="page", and no other; a section it lies in may have aria-current="true".',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
-  check: function* ({ navigations, url }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const navigation of navigations) {
       const current = deepElements(navigation, '[aria-current="page"]').filter(isExposed);
       // The same address twice, such as a picture and its words, is one answer.
@@ -41,9 +42,9 @@ export const markOnAnotherPage: Rule = {
   wcag: ['1.3.1', '4.1.2'],
   hurts:
     'Everybody who asks the menu where they are: it tells them wrong. It is often a mark that is frozen on the first item.',
-  fix: 'Set aria-current from the address of the page, on the link that leads to it.',
+  remedy: 'Set aria-current from the address of the page, on the link that leads to it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current): the item "represents the current item within a set"',
-  check: function* ({ navigations, url }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const navigation of navigations) {
       const links = linksIn(navigation).filter(isExposed);
       const here = links.filter((link) => isSamePage(resolved(link, url), url));
@@ -66,9 +67,9 @@ export const unknownCurrentValue: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who listen to the page hear "current" where another word, or none, was meant.',
-  fix: 'Write page, step, location, date, time or true; leave it out for false.',
+  remedy: 'Write page, step, location, date, time or true; leave it out for false.',
   standard: 'WAI-ARIA 1.2, section 6.6: any value that is not listed is treated as true',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[aria-current]')) {
       const value = element.getAttribute('aria-current') ?? '';
       if (!values.has(value.trim().toLowerCase()) && isExposed(element)) {

@@ -1,6 +1,6 @@
 import { accessibleName } from '../accessible-name.ts';
 import { roleOf } from '../role.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';
 
@@ -11,9 +11,9 @@ export const linkWithoutName: Rule = {
   certainty: 'sure',
   wcag: ['2.4.4', '4.1.2'],
   hurts: 'People who listen to the page hear "link" and no more, or an address read out letter by letter.',
-  fix: 'Write what it leads to into the link, or give its picture an alternative text.',
+  remedy: 'Write what it leads to into the link, or give its picture an alternative text.',
   standard: 'Accessible Name and Description Computation 1.2, section 4.3; WCAG 2.2, 2.4.4',
-  check: function* ({ links }: PageContext): Iterable<Fault> {
+  check: function* ({ links }: PageContext): Iterable<Violation> {
     for (const link of links) {
       if (isExposed(link) && accessibleName(link, roleOf(link)) === '') yield { element: link };
     }
@@ -27,9 +27,9 @@ export const controlWithoutName: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page hear "button" and no more; people who speak to it have no word to say.',
-  fix: 'Write what it does into the button, or name it with aria-label where it shows a sign alone.',
+  remedy: 'Write what it does into the button, or name it with aria-label where it shows a sign alone.',
   standard: 'WAI-ARIA 1.2, section 5.2.8.4; WCAG 2.2, 4.1.2',
-  check: function* ({ controls }: PageContext): Iterable<Fault> {
+  check: function* ({ controls }: PageContext): Iterable<Violation> {
     for (const control of controls) {
       const role = roleOf(control);
       if (role === 'button' && isExposed(control) && accessibleName(control, role) === '') yield { element: control };
@@ -47,9 +47,9 @@ export const labelNotInName: Rule = {
   certainty: 'sure',
   wcag: ['2.5.3'],
   hurts: 'People who speak to the page say what they see, and nothing happens.',
-  fix: 'Let the name begin with the words that are seen, or leave out aria-label.',
+  remedy: 'Let the name begin with the words that are seen, or leave out aria-label.',
   standard: 'WCAG 2.2, 2.5.3 Label in Name',
-  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const element of [...links, ...controls]) {
       // Only what renames its content can differ from it.
       if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby')) continue;

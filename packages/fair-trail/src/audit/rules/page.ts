@@ -1,4 +1,4 @@
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 
 export const pageWithoutTitle: Rule = {
   id: 'page-without-title',
@@ -7,9 +7,9 @@ export const pageWithoutTitle: Rule = {
   certainty: 'sure',
   wcag: ['2.4.2'],
   hurts: 'Everybody with several tabs, and people who listen to the page: its title is the first thing they hear.',
-  fix: 'Write a title that says what the page is, and then whose.',
+  remedy: 'Write a title that says what the page is, and then whose.',
   standard: 'HTML standard, section 4.2.2; WCAG 2.2, 2.4.2',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     if (document.title.trim() === '') yield { element: document.documentElement };
   },
 };
@@ -21,9 +21,9 @@ export const noWayPast: Rule = {
   certainty: 'likely',
   wcag: ['2.4.1'],
   hurts: 'People who use the keyboard: they go through the whole menu again on every page.',
-  fix: 'Put the content into main, give it a heading, or begin the page with a link to it.',
+  remedy: 'Put the content into main, give it a heading, or begin the page with a link to it.',
   standard: 'WCAG 2.2, 2.4.1 Bypass Blocks, with its sufficient techniques',
-  check: function* ({ document, navigations, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, navigations, url }: PageContext): Iterable<Violation> {
     const [first] = navigations;
     if (!first) return;
     const hasMain = document.querySelector('main, [role="main"]') !== null;

@@ -1,5 +1,5 @@
 import { decodeSegment } from '../../core/site/encoding.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';
 
@@ -16,9 +16,9 @@ export const placeholderLink: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who follows it: they are taken to the top of the page they are on, or nothing happens.',
-  fix: 'Give it the address of its page. Where it opens something, make it a button.',
+  remedy: 'Give it the address of its page. Where it opens something, make it a button.',
   standard: 'HTML standard, section 4.6.1 (links); WCAG 2.2, 4.1.2 for what is no link',
-  check: function* ({ document, links }: PageContext): Iterable<Fault> {
+  check: function* ({ document, links }: PageContext): Iterable<Violation> {
     const titles = [document.title, document.querySelector('h1')?.textContent ?? ''].map((text) =>
       wordsOf(text).join(' '),
     );
@@ -45,9 +45,9 @@ export const deadFragment: Rule = {
   certainty: 'sure',
   wcag: ['2.4.1'],
   hurts: 'People who use the keyboard: a skip link that skips nothing leaves them to go through the whole menu.',
-  fix: 'Give the place the id that the link names, or mend the link.',
+  remedy: 'Give the place the id that the link names, or mend the link.',
   standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1',
-  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const link of document.querySelectorAll<HTMLAnchorElement>('a[href*="#"]')) {
       const target = resolved(link, url);
       if (!target || target.href.split('#')[0] !== url.href.split('#')[0]) continue;

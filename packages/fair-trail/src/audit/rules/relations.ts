@@ -1,7 +1,7 @@
 import { accessibleName } from '../accessible-name.ts';
 import { deepElements } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isDrawn, isExposed, parentOf } from '../visible.ts';
 
 export const stateNotTold: Rule = {
@@ -11,9 +11,9 @@ export const stateNotTold: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are not told whether the menu is open.',
-  fix: 'Write aria-expanded="true" while what it opens is shown, and "false" while it is not.',
+  remedy: 'Write aria-expanded="true" while what it opens is shown, and "false" while it is not.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[aria-expanded]')) {
       const value = (element.getAttribute('aria-expanded') ?? '').trim().toLowerCase();
       if (!['true', 'false', 'undefined', ''].includes(value) && isExposed(element)) {
@@ -34,9 +34,9 @@ export const focusInHidden: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page come upon a stop that says nothing.',
-  fix: 'Take aria-hidden away, or what is in it out of the order of focus, with inert.',
+  remedy: 'Take aria-hidden away, or what is in it out of the order of focus, with inert.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-hidden); ARIA in HTML, section 4',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, focusable)) {
       if (!isDrawn(element) || element.closest('[inert]') !== null) continue;
       for (let at: Element | null = element; at; at = parentOf(at)) {
@@ -56,9 +56,9 @@ export const landmarksAlike: Rule = {
   certainty: 'sure',
   wcag: [],
   hurts: 'People who go from landmark to landmark cannot tell which menu they are in.',
-  fix: 'Name each by what is in it, with aria-label or aria-labelledby: "Main", "Footer".',
+  remedy: 'Name each by what is in it, with aria-label or aria-labelledby: "Main", "Footer".',
   standard: 'ARIA Authoring Practices, landmark regions: navigation',
-  check: function* ({ navigations }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations }: PageContext): Iterable<Violation> {
     const landmarks = navigations.filter(
       (element) => roleOf(element) === 'navigation' && isExposed(element) && isShown(element),
     );
@@ -90,9 +90,9 @@ export const tabsOutOfList: Rule = {
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
   hurts: 'People who listen to the page are not told how many tabs there are, nor which one they are on.',
-  fix: 'Put all tabs into one element with role="tablist". Links to pages are no tabs: leave the roles out.',
+  remedy: 'Put all tabs into one element with role="tablist". Links to pages are no tabs: leave the roles out.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab): required context role',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const tab of deepElements(document, '[role~="tab"]')) {
       if (roleOf(tab) !== 'tab' || !isExposed(tab) || isOwned(tab)) continue;
       let at = parentOf(tab);
@@ -119,9 +119,9 @@ export const severalTabsSelected: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are told of two tabs that they are the one that is shown.',
-  fix: 'Set aria-selected="true" on the tab whose panel is shown, and "false" on the others.',
+  remedy: 'Set aria-selected="true" on the tab whose panel is shown, and "false" on the others.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tablist): one tab is selected unless aria-multiselectable is true',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const list of deepElements(document, '[role~="tablist"]')) {
       if (list.getAttribute('aria-multiselectable') === 'true') continue;
       const selected = deepElements(list, '[role~="tab"][aria-selected="true"]').filter(isExposed);
@@ -138,9 +138,9 @@ export const menuWithoutItems: Rule = {
   wcag: ['1.3.1', '4.1.2'],
   hurts:
     'People who listen to the page are told to use arrow keys, which do nothing, and are not told of the links in it.',
-  fix: 'Leave out role="menu": a list of links is a list. It is for commands, as in a program’s menu bar.',
+  remedy: 'Leave out role="menu": a list of links is a list. It is for commands, as in a program’s menu bar.',
   standard: 'WAI-ARIA 1.2, section 5.4 (menu): required owned elements',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const menu of deepElements(document, '[role~="menu"], [role~="menubar"]')) {
       if (!['menu', 'menubar'].includes(roleOf(menu) ?? '') || !isExposed(menu) || menu.hasAttribute('aria-owns'))
         continue;
@@ -173,9 +173,9 @@ export const controlInControl: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are told of one of the two; a press does the one, the other, or both.',
-  fix: 'Put them beside each other.',
+  remedy: 'Put them beside each other.',
   standard: 'HTML standard, sections 4.5.1 and 4.10.6: no interactive content within',
-  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const inner of [...links, ...controls]) {
       if (!interactive.has(roleOf(inner) ?? '') || !isExposed(inner)) continue;
       for (let outer = parentOf(inner); outer; outer = parentOf(outer)) {

@@ -1,6 +1,6 @@
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isDrawn, isExposed, isSeen } from '../visible.ts';
 
 export const toggleStateWrong: Rule = {
@@ -10,9 +10,9 @@ export const toggleStateWrong: Rule = {
   certainty: 'sure',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page look for what is not there.',
-  fix: 'Set aria-expanded from what is shown: "true" while it is, "false" while it is not.',
+  remedy: 'Set aria-expanded from what is shown: "true" while it is, "false" while it is not.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const toggle of deepElements(document, '[aria-expanded="true"][aria-controls]')) {
       const targets = controlled(toggle);
       if (!isExposed(toggle) || !isDrawn(toggle) || targets.length === 0) continue;
@@ -30,9 +30,9 @@ export const toggleSaysClosed: Rule = {
   certainty: 'likely',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are told to open what is open, and close it.',
-  fix: 'Set aria-expanded="true" while it is shown; and take the button away where the menu is always open.',
+  remedy: 'Set aria-expanded="true" while it is shown; and take the button away where the menu is always open.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const toggle of deepElements(document, '[aria-expanded="false"][aria-controls]')) {
       if (!isExposed(toggle) || !isDrawn(toggle)) continue;
       const links = controlled(toggle).flatMap((target) => [...linksIn(target)]);
@@ -58,9 +58,9 @@ export const referenceToNothing: Rule = {
   certainty: 'sure',
   wcag: [],
   hurts: 'People who listen to the page miss the name, or the part, that was meant.',
-  fix: 'Give the element that is meant this id, or mend the reference.',
+  remedy: 'Give the element that is meant this id, or mend the reference.',
   standard: 'WAI-ARIA 1.2, section 6.3 (ID references)',
-  check: function* ({ document, navigations, controls }: PageContext): Iterable<Fault> {
+  check: function* ({ document, navigations, controls }: PageContext): Iterable<Violation> {
     const elements = new Set<Element>([
       ...navigations.flatMap((navigation) => [navigation, ...deepElements(navigation, '*')]),
       ...controls,
@@ -87,9 +87,9 @@ export const noTabSelected: Rule = {
   certainty: 'likely',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page are not told which of the tabs is shown.',
-  fix: 'Set aria-selected="true" on the tab whose panel is shown.',
+  remedy: 'Set aria-selected="true" on the tab whose panel is shown.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const list of deepElements(document, '[role~="tablist"]')) {
       const tabs = deepElements(list, '[role~="tab"]').filter(isExposed);
       const isTold = tabs.some((tab) => tab.getAttribute('aria-selected') === 'true' || tab.matches('[aria-current]'));
@@ -105,9 +105,9 @@ export const tabThatLeaves: Rule = {
   certainty: 'likely',
   wcag: ['4.1.2'],
   hurts: 'People who listen to the page expect a panel on this page and the arrow keys, and are taken elsewhere.',
-  fix: 'Leave out the roles: it is a navigation of links, with aria-current on one of them.',
+  remedy: 'Leave out the roles: it is a navigation of links, with aria-current on one of them.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
-  check: function* ({ document, url }: PageContext): Iterable<Fault> {
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const tab of deepElements(document, 'a[href][role~="tab"]')) {
       const { href } = tab as HTMLAnchorElement;
       const isElsewhere = URL.canParse(href) && new URL(href).pathname !== url.pathname;

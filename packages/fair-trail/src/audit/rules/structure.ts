@@ -1,7 +1,7 @@
 import { accessibleName } from '../accessible-name.ts';
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
-import type { Fault, PageContext, Rule } from '../rule.ts';
+import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isDrawn, isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';
 import { resolved } from './places.ts';
@@ -14,9 +14,9 @@ export const linksAllAlike: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'Everybody who follows the second one: they come to the page of the first.',
-  fix: 'Give each the address of its own page. A page that is not there yet is better left out.',
+  remedy: 'Give each the address of its own page. A page that is not there yet is better left out.',
   standard: 'WCAG 2.2, 2.4.4 Link Purpose (In Context)',
-  check: function* ({ navigations, url }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const list of listsOf(navigations)) {
       const links = linksOf(list).filter((link) => !/^(?:#|javascript:|$)/iu.test(link.getAttribute('href') ?? ''));
       const places = new Set(links.map((link) => resolved(link, url)?.href));
@@ -34,9 +34,9 @@ export const oneNameSeveralPlaces: Rule = {
   certainty: 'likely',
   wcag: ['2.4.4'],
   hurts: 'Everybody, and most of all people who listen to a list of links: nothing tells them apart.',
-  fix: 'Name each by what is on its page.',
+  remedy: 'Name each by what is on its page.',
   standard: 'WCAG 2.2, 2.4.4 Link Purpose (In Context)',
-  check: function* ({ navigations, url }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const list of listsOf(navigations)) {
       const known = new Map<string, URL | null>();
       for (const link of linksOf(list)) {
@@ -74,9 +74,9 @@ export const listWithStrays: Rule = {
   certainty: 'sure',
   wcag: ['1.3.1'],
   hurts: 'People who listen to the page are told a wrong number of items, or of no list at all.',
-  fix: 'Put each link into an item of its own: li.',
+  remedy: 'Put each link into an item of its own: li.',
   standard: 'HTML standard, sections 4.4.5 and 4.4.6: content model of ol and ul',
-  check: function* ({ navigations }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations }: PageContext): Iterable<Violation> {
     for (const list of navigations.flatMap((navigation) => deepElements(navigation, 'ul, ol'))) {
       if (roleOf(list) !== 'list' || !isExposed(list)) continue;
       const stray = [...list.children].find(
@@ -99,9 +99,9 @@ export const positiveTabindex: Rule = {
   certainty: 'likely',
   wcag: ['2.4.3'],
   hurts: 'People who use the keyboard: focus jumps here first, from wherever it is on the page.',
-  fix: 'Leave tabindex out, and put it where it belongs in the document.',
+  remedy: 'Leave tabindex out, and put it where it belongs in the document.',
   standard: 'HTML standard, section 6.6.3 (tabindex); WCAG 2.2, failure F44',
-  check: function* ({ links, controls }: PageContext): Iterable<Fault> {
+  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const element of [...links, ...controls]) {
       if (element.tabIndex > 0 && isExposed(element)) {
         yield { element, message: `Its tabindex is ${element.tabIndex}.` };
@@ -117,9 +117,9 @@ export const menuWithoutLandmark: Rule = {
   certainty: 'likely',
   wcag: ['1.3.1'],
   hurts: 'People who go from landmark to landmark find no navigation.',
-  fix: 'Put the links into nav.',
+  remedy: 'Put the links into nav.',
   standard: 'HTML standard, section 4.3.4 (nav); ARIA Authoring Practices, landmark regions',
-  check: function* ({ navigations }: PageContext): Iterable<Fault> {
+  check: function* ({ navigations }: PageContext): Iterable<Violation> {
     const isLandmark = navigations.some((element) => roleOf(element) === 'navigation');
     const [first] = navigations;
     if (first && !isLandmark && linksIn(first).filter(isDrawn).length >= 3) yield { element: first };
@@ -133,9 +133,9 @@ export const newWindowUntold: Rule = {
   certainty: 'likely',
   wcag: [],
   hurts: 'People who do not see the window change: Back does nothing, and they cannot tell why.',
-  fix: 'Say it in the link, with words or with a sign that has a text; or open it in the same window.',
+  remedy: 'Say it in the link, with words or with a sign that has a text; or open it in the same window.',
   standard: 'WCAG 2.2, 3.2.5 (AAA), technique G201',
-  check: function* ({ links }: PageContext): Iterable<Fault> {
+  check: function* ({ links }: PageContext): Iterable<Violation> {
     for (const link of links) {
       const isOther = link.target === '_blank' && isExposed(link);
       if (!isOther) continue;
@@ -156,9 +156,9 @@ export const zoomPrevented: Rule = {
   certainty: 'sure',
   wcag: ['1.4.4'],
   hurts: 'People with low vision, on a phone: two fingers do nothing.',
-  fix: 'Leave user-scalable and maximum-scale out of the viewport.',
+  remedy: 'Leave user-scalable and maximum-scale out of the viewport.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text',
-  check: function* ({ document }: PageContext): Iterable<Fault> {
+  check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const meta of document.querySelectorAll<HTMLMetaElement>('meta[name="viewport" i]')) {
       const wishes = new Map(
         meta.content.split(/[,;]/u).map((wish) => {

@@ -34,14 +34,14 @@ export type AnnexEffect =
   | { readonly type: 'focus-heading' }
   | { readonly type: 'focus-item'; readonly id: string };
 
-type Step = Transition<AnnexState, AnnexEffect>;
+type AnnexTransition = Transition<AnnexState, AnnexEffect>;
 
 /** @param id what the first address asks for: it is there at once, and takes no focus */
 export function initialAnnex(id: string | null): AnnexState {
   return { chosen: id, shown: id, leaving: false, wantsFocus: false, returns: null };
 }
 
-export function nextAnnex(state: AnnexState, event: AnnexEvent): Step {
+export function nextAnnex(state: AnnexState, event: AnnexEvent): AnnexTransition {
   switch (event.type) {
     case 'choose': {
       const id = event.id === state.chosen ? null : event.id;
@@ -67,7 +67,7 @@ export function nextAnnex(state: AnnexState, event: AnnexEvent): Step {
   }
 }
 
-function leaveByHand(state: AnnexState): Step {
+function leaveByHand(state: AnnexState): AnnexTransition {
   const { chosen } = state;
   if (chosen === null) return to(state);
   return {
@@ -76,7 +76,7 @@ function leaveByHand(state: AnnexState): Step {
   };
 }
 
-function follow(state: AnnexState, id: string | null): Step {
+function follow(state: AnnexState, id: string | null): AnnexTransition {
   if (id === state.chosen) return to(state);
   const next: AnnexState = { ...state, chosen: id, returns: null };
   if (state.shown === null) return enter(next);
@@ -87,7 +87,7 @@ function follow(state: AnnexState, id: string | null): Step {
   return { state: { ...next, leaving: true }, effects: [{ type: 'await-leave' }, ...back] };
 }
 
-function enter(state: AnnexState): Step {
+function enter(state: AnnexState): AnnexTransition {
   const { chosen, wantsFocus } = state;
   const next: AnnexState = { chosen, shown: chosen, leaving: false, wantsFocus: false, returns: null };
   return chosen !== null && wantsFocus ? { state: next, effects: [{ type: 'focus-heading' }] } : to(next);

@@ -4,7 +4,7 @@ export interface Point {
 }
 
 /** A box as the CSSOM View module gives it, in CSS pixels. */
-export interface Box {
+export interface Rectangle {
   readonly left: number;
   readonly top: number;
   readonly right: number;
@@ -16,17 +16,17 @@ export interface Box {
  * the far ends of the panel's nearest edge, or the panel itself. Someone who goes to the panel in a straight line stays
  * in it, even across other triggers.
  */
-export function isInCorridor(point: Point, from: Point, panel: Box): boolean {
+export function isInCorridor(point: Point, from: Point, panel: Rectangle): boolean {
   if (isInBox(point, panel)) return true;
   const [one, other] = nearestEdge(from, panel);
   return isInTriangle(point, from, one, other);
 }
 
-function isInBox({ x, y }: Point, { left, top, right, bottom }: Box): boolean {
+function isInBox({ x, y }: Point, { left, top, right, bottom }: Rectangle): boolean {
   return x >= left && x <= right && y >= top && y <= bottom;
 }
 
-function nearestEdge(from: Point, { left, top, right, bottom }: Box): readonly [Point, Point] {
+function nearestEdge(from: Point, { left, top, right, bottom }: Rectangle): readonly [Point, Point] {
   if (from.y < top)
     return [
       { x: left, y: top },

@@ -51,13 +51,13 @@ export const closedDisclosures: DisclosuresState = {
   held: null,
 };
 
-type Step = Transition<DisclosuresState, DisclosuresEffect>;
+type DisclosuresTransition = Transition<DisclosuresState, DisclosuresEffect>;
 
 /**
  * Triggers with panels of which one is open at a time, or many, after the disclosure navigation of the ARIA Authoring
  * Practices. The next one opens only when the last has finished closing, or at once where none was open.
  */
-export function nextDisclosures(state: DisclosuresState, event: DisclosuresEvent): Step {
+export function nextDisclosures(state: DisclosuresState, event: DisclosuresEvent): DisclosuresTransition {
   switch (event.type) {
     case 'press':
       return press(state, event.id);
@@ -84,21 +84,21 @@ export function nextDisclosures(state: DisclosuresState, event: DisclosuresEvent
   }
 }
 
-function press(state: DisclosuresState, id: string): Step {
+function press(state: DisclosuresState, id: string): DisclosuresTransition {
   if (state.wish === id) return to(state.hovered === id ? { ...state, hovered: null } : withoutWish(state));
   if (!state.open.includes(id)) return want({ ...state, hovered: null }, id);
   if (state.hovered === id) return to({ ...state, hovered: null });
   return close(state, [id]);
 }
 
-function hover(state: DisclosuresState, id: string): Step {
+function hover(state: DisclosuresState, id: string): DisclosuresTransition {
   if (state.open.includes(id)) return to(withoutWish(state));
   // What was opened by a press is wanted: a pointer that passes by does not take it away.
   const isPressed = state.open.some((other) => other !== state.hovered && other !== state.held);
   return isPressed ? to(state) : want({ ...state, hovered: id }, id);
 }
 
-function want(state: DisclosuresState, id: string): Step {
+function want(state: DisclosuresState, id: string): DisclosuresTransition {
   // One that is closing turns round from where it is.
   const closing = state.closing.filter((other) => other !== id);
   if (state.many) return to({ ...state, closing, open: [...state.open, id], wish: null });
@@ -110,7 +110,7 @@ function want(state: DisclosuresState, id: string): Step {
   return { state: { ...left, hovered: state.hovered === id ? id : null, wish: id }, effects };
 }
 
-function close(state: DisclosuresState, ids: readonly string[]): Step {
+function close(state: DisclosuresState, ids: readonly string[]): DisclosuresTransition {
   const leaving = ids.filter((id) => id !== state.held && state.open.includes(id));
   if (leaving.length === 0) return to(state);
   return {
@@ -124,14 +124,14 @@ function close(state: DisclosuresState, ids: readonly string[]): Step {
   };
 }
 
-function escape(state: DisclosuresState, focusWithin: boolean): Step {
+function escape(state: DisclosuresState, focusWithin: boolean): DisclosuresTransition {
   const last = state.open.filter((id) => id !== state.held).at(-1);
   if (last === undefined) return to(withoutWish(state));
   const { state: next, effects } = close(withoutWish(state), [last]);
   return { state: next, effects: focusWithin ? [...effects, { type: 'focus-trigger', id: last }] : effects };
 }
 
-function finish(state: DisclosuresState, id: string): Step {
+function finish(state: DisclosuresState, id: string): DisclosuresTransition {
   if (!state.closing.includes(id)) return to(state);
   return to(grantWish({ ...state, closing: state.closing.filter((other) => other !== id) }));
 }
@@ -143,7 +143,7 @@ function grantWish(state: DisclosuresState): DisclosuresState {
   return { ...state, open: state.open.includes(wish) ? state.open : [...state.open, wish], wish: null };
 }
 
-function keep(state: DisclosuresState, ids: ReadonlySet<string>): Step {
+function keep(state: DisclosuresState, ids: ReadonlySet<string>): DisclosuresTransition {
   const isLeft = (id: string) => ids.has(id);
   if ([...state.open, ...state.closing, state.wish, state.hovered].every((id) => id === null || isLeft(id))) {
     return to(state);
@@ -160,7 +160,7 @@ function keep(state: DisclosuresState, ids: ReadonlySet<string>): Step {
   return to(grantWish(left));
 }
 
-function hold(state: DisclosuresState, id: string | null): Step {
+function hold(state: DisclosuresState, id: string | null): DisclosuresTransition {
   if (state.held === id) return to(state);
   const before = state.held;
   const free = { ...state, held: id };

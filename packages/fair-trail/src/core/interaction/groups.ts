@@ -30,9 +30,9 @@ export type GroupsEffect =
   /** The reader has opened or closed something: remember what is open now. */
   | { readonly type: 'remember'; readonly ids: readonly string[] };
 
-type Step = Transition<GroupsState, GroupsEffect>;
+type GroupsTransition = Transition<GroupsState, GroupsEffect>;
 
-export function nextGroups(state: GroupsState, event: GroupsEvent): Step {
+export function nextGroups(state: GroupsState, event: GroupsEvent): GroupsTransition {
   switch (event.type) {
     case 'press': {
       const { state: next, effects } = state.open.includes(event.id) ? close(state, [event.id]) : open(state, event.id);
@@ -54,7 +54,7 @@ function parentOf(id: string): string {
   return id.slice(0, Math.max(0, id.lastIndexOf(pathSeparator)));
 }
 
-function open(state: GroupsState, id: string): Step {
+function open(state: GroupsState, id: string): GroupsTransition {
   const siblings = state.open.filter((other) => other !== id && parentOf(other) === parentOf(id));
   const { state: left, effects } = state.one ? close(state, siblings) : to(state);
   // One that is closing turns round from where it is.
@@ -62,7 +62,7 @@ function open(state: GroupsState, id: string): Step {
   return { state: { ...left, open: [...left.open, id], closing }, effects };
 }
 
-function close(state: GroupsState, ids: readonly string[]): Step {
+function close(state: GroupsState, ids: readonly string[]): GroupsTransition {
   if (ids.length === 0) return to(state);
   return {
     // What is open within a group stays so, and is there again when the group is.
@@ -75,7 +75,7 @@ function close(state: GroupsState, ids: readonly string[]): Step {
   };
 }
 
-function allow(state: GroupsState, one: boolean): Step {
+function allow(state: GroupsState, one: boolean): GroupsTransition {
   if (state.one === one) return to(state);
   const next = { ...state, one };
   // Of those beside each other, the one that was opened last is the one that is wanted.
@@ -84,8 +84,8 @@ function allow(state: GroupsState, one: boolean): Step {
   return one ? close(next, state.open.filter(isFollowed)) : to(next);
 }
 
-function reveal(state: GroupsState, ids: readonly string[]): Step {
-  let step: Step = to(state);
+function reveal(state: GroupsState, ids: readonly string[]): GroupsTransition {
+  let step: GroupsTransition = to(state);
   for (const id of ids) {
     if (step.state.open.includes(id)) continue;
     const { state: next, effects } = open(step.state, id);
@@ -94,7 +94,7 @@ function reveal(state: GroupsState, ids: readonly string[]): Step {
   return step;
 }
 
-function keep(state: GroupsState, ids: ReadonlySet<string>): Step {
+function keep(state: GroupsState, ids: ReadonlySet<string>): GroupsTransition {
   const isLeft = (id: string) => ids.has(id);
   if (state.open.every(isLeft) && state.closing.every(isLeft)) return to(state);
   return to({ ...state, open: state.open.filter(isLeft), closing: state.closing.filter(isLeft) });

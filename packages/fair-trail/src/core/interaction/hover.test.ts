@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { describe, expect, inject, test } from 'vitest';
-import { isInCorridor, type Box, type Point } from './corridor.ts';
+import { isInCorridor, type Rectangle, type Point } from './corridor.ts';
 import { hoverTimes, nextHover, noHover, type HoverEvent, type HoverState } from './hover.ts';
 
 const enter = (id: string, onTheWay = false): HoverEvent => ({ type: 'enter', id, onTheWay });
@@ -85,7 +85,7 @@ test('whatever happens, nothing is pending without a wait, and a pointer that st
 });
 
 describe('the corridor', () => {
-  const panel: Box = { left: 0, top: 100, right: 400, bottom: 300 };
+  const panel: Rectangle = { left: 0, top: 100, right: 400, bottom: 300 };
 
   test.each<[Point, boolean]>([
     [{ x: 120, y: 80 }, true],

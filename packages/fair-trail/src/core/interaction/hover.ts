@@ -40,10 +40,10 @@ export const hoverTimes: HoverTimes = { rest: 90, grace: 260, corridor: 320 };
 
 export const noHover: HoverState = { shown: null };
 
-type Step = Transition<HoverState, HoverEffect>;
+type HoverTransition = Transition<HoverState, HoverEffect>;
 
 /** Opens panels for a pointer that rests, and keeps them while it is on its way (WCAG 2.2, success criterion 1.4.13). */
-export function nextHover(state: HoverState, event: HoverEvent, times = hoverTimes): Step {
+export function nextHover(state: HoverState, event: HoverEvent, times = hoverTimes): HoverTransition {
   switch (event.type) {
     case 'enter':
       if (event.id === state.shown) return stopWaiting(state);
@@ -62,10 +62,10 @@ export function nextHover(state: HoverState, event: HoverEvent, times = hoverTim
   }
 }
 
-function wait(state: HoverState, milliseconds: number): Step {
+function wait(state: HoverState, milliseconds: number): HoverTransition {
   return { state, effects: [{ type: 'wait', milliseconds }] };
 }
 
-function stopWaiting({ shown, pending }: HoverState): Step {
+function stopWaiting({ shown, pending }: HoverState): HoverTransition {
   return { state: { shown }, effects: pending === undefined ? [] : [{ type: 'stop-waiting' }] };
 }

@@ -37,7 +37,7 @@ export type TabsEvent =
 export type TabsEffect =
   { readonly type: 'focus'; readonly id: string } | { readonly type: 'selected'; readonly id: string };
 
-type Step = Transition<TabsState, TabsEffect>;
+type TabsTransition = Transition<TabsState, TabsEffect>;
 
 /** @param wanted the id to begin with; one that there is not, or that is disabled, gives the first that is enabled */
 export function initialTabs(
@@ -51,7 +51,7 @@ export function initialTabs(
 }
 
 /** Tabs, after the tabs pattern of the ARIA Authoring Practices. */
-export function nextTabs(state: TabsState, event: TabsEvent): Step {
+export function nextTabs(state: TabsState, event: TabsEvent): TabsTransition {
   switch (event.type) {
     case 'press':
       return select(state, event.id);
@@ -72,13 +72,13 @@ function enabled(tabs: readonly TabOption[]): readonly TabOption[] {
   return tabs.filter(({ disabled = false }) => !disabled);
 }
 
-function select(state: TabsState, id: string): Step {
+function select(state: TabsState, id: string): TabsTransition {
   if (!enabled(state.tabs).some((tab) => tab.id === id)) return to(state);
   if (id === state.selected) return state.reachable === id ? to(state) : to({ ...state, reachable: id });
   return { state: { ...state, selected: id, reachable: id }, effects: [{ type: 'selected', id }] };
 }
 
-function walk(state: TabsState, { key, orientation, direction }: TabsEvent & { readonly type: 'key' }): Step {
+function walk(state: TabsState, { key, orientation, direction }: TabsEvent & { readonly type: 'key' }): TabsTransition {
   const walked = enabled(state.tabs);
   const index = walked.findIndex(({ id }) => id === state.reachable);
   const next = keyTarget({ key, index, count: walked.length, orientation, direction, wraps: true });
@@ -90,7 +90,7 @@ function walk(state: TabsState, { key, orientation, direction }: TabsEvent & { r
   return { state: selected, effects: [focus, ...effects] };
 }
 
-function change(state: TabsState, tabs: readonly TabOption[], focusWithin: boolean): Step {
+function change(state: TabsState, tabs: readonly TabOption[], focusWithin: boolean): TabsTransition {
   if (tabs === state.tabs) return to(state);
   const left = enabled(tabs);
   const isLeft = (id: string | null) => left.some((tab) => tab.id === id);

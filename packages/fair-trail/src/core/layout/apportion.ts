@@ -12,7 +12,7 @@ export interface FlexItem {
   readonly around?: number;
 }
 
-interface Share {
+interface FlexShare {
   readonly item: FlexItem;
   /** The base within its limits. */
   readonly hypothetical: number;
@@ -51,7 +51,7 @@ export function apportion(items: readonly FlexItem[], room: number, gap = 0): re
   return shares.map(({ size }) => size);
 }
 
-function shareOf(item: FlexItem): Share {
+function shareOf(item: FlexItem): FlexShare {
   const hypothetical = withinLimits(item, item.base);
   return { item, hypothetical, around: item.around ?? 0, size: hypothetical, frozen: false };
 }
@@ -61,16 +61,16 @@ function withinLimits({ minimum = 0, maximum = Number.POSITIVE_INFINITY }: FlexI
   return Math.max(minimum, 0, Math.min(maximum, size));
 }
 
-function isOpen({ frozen }: Share): boolean {
+function isOpen({ frozen }: FlexShare): boolean {
   return !frozen;
 }
 
 /** Steps 4b and 4c: factors that come to less than 1 in all take that part of the free room only. */
-function distribute(open: readonly Share[], grows: boolean, initiallyFree: number, freeNow: number): void {
+function distribute(open: readonly FlexShare[], grows: boolean, initiallyFree: number, freeNow: number): void {
   const factors = sum(open, ({ item }) => (grows ? item.grow : item.shrink));
   const part = initiallyFree * factors;
   const free = factors < 1 && Math.abs(part) < Math.abs(freeNow) ? part : freeNow;
-  const weightOf = ({ item }: Share) => (grows ? item.grow : item.shrink * item.base);
+  const weightOf = ({ item }: FlexShare) => (grows ? item.grow : item.shrink * item.base);
   const weights = sum(open, weightOf);
   for (const share of open) {
     share.size = share.item.base + (weights === 0 ? 0 : asLaidOut((free * weightOf(share)) / weights));
@@ -86,7 +86,7 @@ function asLaidOut(pixels: number): number {
 }
 
 /** Steps 4d and 4e: on whichever side the limits took more, those that met theirs stay at it. */
-function freezeViolators(open: readonly Share[]): void {
+function freezeViolators(open: readonly FlexShare[]): void {
   const corrections = open.map((share) => withinLimits(share.item, share.size) - share.size);
   const total = corrections.reduce((all, one) => all + one, 0);
   for (const [index, share] of open.entries()) {

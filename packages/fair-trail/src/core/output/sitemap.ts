@@ -30,7 +30,7 @@ export interface SitemapFile {
 }
 
 /** One page in all its languages, the site's own first. */
-interface Page {
+interface SitemapPage {
   readonly alternates: readonly { readonly language: string; readonly url: string }[];
 }
 
@@ -68,7 +68,7 @@ function* pagesOf(
   origin: string,
   records: SiteRecords,
   onLeftOut: (url: string) => void,
-): Generator<Page, void, undefined> {
+): Generator<SitemapPage, void, undefined> {
   const seen = new Set<string>();
   for (const entry of everyEntry(site.entries)) {
     if (entry.outside || entry.planned || mayAccess(entry, []) !== true) continue;
@@ -93,7 +93,7 @@ function* pagesOf(
   }
 }
 
-function* urlElements(pages: Iterable<Page>, site: Site): Generator<string, void, undefined> {
+function* urlElements(pages: Iterable<SitemapPage>, site: Site): Generator<string, void, undefined> {
   for (const { alternates } of pages) {
     const links = alternates.map(({ language, url }) => {
       return `<xhtml:link rel="alternate" hreflang="${escapeXml(language)}" href="${escapeXml(url)}"/>`;

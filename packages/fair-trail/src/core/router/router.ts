@@ -17,7 +17,7 @@ export interface RouterState {
   /** Whether the page must be asked before it is left. */
   readonly held: boolean;
   /** Where the visitor wants to go, while the page is being asked. */
-  readonly wish: Wish | null;
+  readonly wish: RequestedChange | null;
   /** Whether the next change of the history has been asked for already. */
   readonly passing: boolean;
 }
@@ -43,7 +43,7 @@ export interface TraverseEvent extends Traversal {
   readonly type: 'traverse';
 }
 
-export type Wish = NavigateEvent | TraverseEvent;
+export type RequestedChange = NavigateEvent | TraverseEvent;
 
 export type RouterEvent =
   | NavigateEvent
@@ -152,12 +152,16 @@ function mustAsk(state: RouterState, url: string): boolean {
 }
 
 /** The newest wish is the one that is granted, and the page is asked once for all of them. */
-function ask(state: RouterState, wish: Wish, before: readonly RouterEffect[]): Transition<RouterState, RouterEffect> {
+function ask(
+  state: RouterState,
+  wish: RequestedChange,
+  before: readonly RouterEffect[],
+): Transition<RouterState, RouterEffect> {
   const url = wish.type === 'navigate' ? wish.url : wish.entry.url;
   return { state: { ...state, wish }, effects: state.wish ? before : [...before, { type: 'ask', url }] };
 }
 
-function arriveBy(site: Site, state: RouterState, event: Wish): Transition<RouterState, RouterEffect> {
+function arriveBy(site: Site, state: RouterState, event: RequestedChange): Transition<RouterState, RouterEffect> {
   const effects: RouterEffect[] = [];
   if (state.page === 'late') effects.push({ type: 'hide-pending' });
   effects.push({ type: 'keep-place', key: state.current.key });

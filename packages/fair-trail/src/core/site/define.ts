@@ -9,7 +9,7 @@ import {
   readRequired,
   readText,
   readTexts,
-  Place,
+  FieldLocation,
   type Languages,
 } from './fields.ts';
 import type { CheckedDefinition, EntryId } from './identifiers.ts';
@@ -74,13 +74,16 @@ export function defineSite(definition: unknown, options: SiteOptions = {}): Defi
 /** As `defineSite`, for a value that may be anything; never throws for what is in it. */
 export function checkSite(definition: unknown, options: SiteOptions = {}): SiteCheck {
   const problems: Problem[] = [];
-  const place = new Place(problems);
+  const place = new FieldLocation(problems);
   const object = readObject(definition, siteFields, place);
   if (!object) return { site: null, problems };
-  const optional = <Value>(field: string, read: (value: unknown, at: Place) => Value | null) =>
+  const optional = <Value>(field: string, read: (value: unknown, at: FieldLocation) => Value | null) =>
     readOptional(object, field, read, place);
-  const required = <Value>(field: string, expected: string, read: (value: unknown, at: Place) => Value | null) =>
-    readRequired(object, field, expected, read, place);
+  const required = <Value>(
+    field: string,
+    expected: string,
+    read: (value: unknown, at: FieldLocation) => Value | null,
+  ) => readRequired(object, field, expected, read, place);
 
   const base = readBase(options.base ?? '');
   if (base === null) problems.push(problem('base-syntax', '', { value: options.base ?? '' }));
@@ -126,7 +129,7 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   return { site: wrong.length > 0 ? null : site, problems };
 }
 
-function readOrigin(value: unknown, place: Place): string | null {
+function readOrigin(value: unknown, place: FieldLocation): string | null {
   const text = readText(value, 'origin', place);
   if (text === null) return null;
   const url = parseUrl(text);
@@ -136,7 +139,7 @@ function readOrigin(value: unknown, place: Place): string | null {
   return null;
 }
 
-function readLanguage(value: unknown, place: Place): string | null {
+function readLanguage(value: unknown, place: FieldLocation): string | null {
   const text = readText(value, 'language', place);
   if (text === null) return null;
   try {
@@ -148,7 +151,7 @@ function readLanguage(value: unknown, place: Place): string | null {
   }
 }
 
-function readTitles(value: unknown, languages: Languages, place: Place): Texts | null {
+function readTitles(value: unknown, languages: Languages, place: FieldLocation): Texts | null {
   const titles = readTexts(value, 'title', languages, place);
   for (const name of new Set(Object.values(titles ?? {}).flatMap(placeholdersIn))) {
     if (name === 'label' || name === 'site') continue;
@@ -158,7 +161,7 @@ function readTitles(value: unknown, languages: Languages, place: Place): Texts |
   return titles;
 }
 
-function findHome(value: unknown, byId: ReadonlyMap<string, Entry>, place: Place): Entry | null {
+function findHome(value: unknown, byId: ReadonlyMap<string, Entry>, place: FieldLocation): Entry | null {
   const id = readName(value, 'an id', place);
   if (id === null) return null;
   const entry = byId.get(id);

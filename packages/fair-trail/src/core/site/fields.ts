@@ -3,12 +3,12 @@ import { pointerTo } from './pointer.ts';
 import { problem, type Problem } from './problems.ts';
 
 /** Where a value stands, and where its problems go. The pointer is only written out for those that have one. */
-export class Place {
+export class FieldLocation {
   readonly problems: Problem[];
-  readonly #parent: Place | null;
+  readonly #parent: FieldLocation | null;
   readonly #step: string | number;
 
-  constructor(problems: Problem[], parent: Place | null = null, step: string | number = '') {
+  constructor(problems: Problem[], parent: FieldLocation | null = null, step: string | number = '') {
     this.problems = problems;
     this.#parent = parent;
     this.#step = step;
@@ -19,8 +19,8 @@ export class Place {
   }
 }
 
-export function below(place: Place, step: string | number): Place {
-  return new Place(place.problems, place, step);
+export function below(place: FieldLocation, step: string | number): FieldLocation {
+  return new FieldLocation(place.problems, place, step);
 }
 
 /** What a value is called in a message. */
@@ -32,7 +32,7 @@ function describe(value: unknown): string {
 }
 
 /** Reports the problem. Null, since there is nothing to go on with. */
-function wrongType(value: unknown, expected: string, place: Place): null {
+function wrongType(value: unknown, expected: string, place: FieldLocation): null {
   place.problems.push(problem('wrong-type', place.pointer, { value: describe(value), expected }));
   return null;
 }
@@ -41,7 +41,7 @@ function wrongType(value: unknown, expected: string, place: Place): null {
 export function readObject(
   value: unknown,
   fields: readonly string[],
-  place: Place,
+  place: FieldLocation,
 ): Readonly<Record<string, unknown>> | null {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return wrongType(value, 'an object', place);
@@ -56,7 +56,7 @@ export function readObject(
 }
 
 /** Text with something to read in it. */
-export function readText(value: unknown, what: string, place: Place): string | null {
+export function readText(value: unknown, what: string, place: FieldLocation): string | null {
   if (typeof value !== 'string') return wrongType(value, 'text', place);
   if (value.trim() === '') {
     place.problems.push(problem('empty-text', place.pointer, { value: what }));
@@ -80,8 +80,8 @@ export function readTexts(
   value: unknown,
   what: string,
   { all, own }: Languages,
-  place: Place,
-  readOne: (value: unknown, place: Place) => string | null = (one, at) => readText(one, what, at),
+  place: FieldLocation,
+  readOne: (value: unknown, place: FieldLocation) => string | null = (one, at) => readText(one, what, at),
 ): Readonly<Record<string, string>> | null {
   if (typeof value !== 'object' || value === null) {
     const text = readOne(value, place);
@@ -106,32 +106,32 @@ export function readTexts(
 }
 
 /** An object whose fields are names of someone's choice. */
-export function readRecord(value: unknown, place: Place): Readonly<Record<string, unknown>> | null {
+export function readRecord(value: unknown, place: FieldLocation): Readonly<Record<string, unknown>> | null {
   return readObject(value, typeof value === 'object' && value !== null ? Object.keys(value) : [], place);
 }
 
 /** Underscore comes late, so that `__proto__` and its kind are no names. */
 const nameSyntax = /^[a-z][\w.-]*$/iu;
 
-export function readName(value: unknown, what: string, place: Place): string | null {
+export function readName(value: unknown, what: string, place: FieldLocation): string | null {
   const text = readText(value, what, place);
   if (text === null || nameSyntax.test(text)) return text;
   place.problems.push(problem('name-syntax', place.pointer, { value: text, other: what }));
   return null;
 }
 
-export function readNumber(value: unknown, place: Place): number | null {
+export function readNumber(value: unknown, place: FieldLocation): number | null {
   return typeof value === 'number' && Number.isFinite(value) ? value : wrongType(value, 'a number', place);
 }
 
-export function readBoolean(value: unknown, place: Place): boolean | null {
+export function readBoolean(value: unknown, place: FieldLocation): boolean | null {
   return typeof value === 'boolean' ? value : wrongType(value, 'true or false', place);
 }
 
 export function readChoice<Choice extends string>(
   value: unknown,
   choices: readonly Choice[],
-  place: Place,
+  place: FieldLocation,
 ): Choice | null {
   const found = choices.find((choice) => choice === value);
   if (found !== undefined) return found;
@@ -144,8 +144,8 @@ export function readChoice<Choice extends string>(
 /** The list's members, each read at its own place; those that cannot be read are left out. */
 export function readList<Member>(
   value: unknown,
-  readMember: (member: unknown, place: Place, index: number) => Member | null,
-  place: Place,
+  readMember: (member: unknown, place: FieldLocation, index: number) => Member | null,
+  place: FieldLocation,
 ): Member[] | null {
   if (!Array.isArray(value)) return wrongType(value, 'a list', place);
   const members: Member[] = [];
@@ -160,8 +160,8 @@ export function readList<Member>(
 export function readOptional<Value>(
   object: Readonly<Record<string, unknown>>,
   field: string,
-  read: (value: unknown, place: Place) => Value | null,
-  place: Place,
+  read: (value: unknown, place: FieldLocation) => Value | null,
+  place: FieldLocation,
 ): Value | null {
   if (!Object.hasOwn(object, field) || object[field] === undefined) return null;
   return read(object[field], below(place, field));
@@ -172,8 +172,8 @@ export function readRequired<Value>(
   object: Readonly<Record<string, unknown>>,
   field: string,
   expected: string,
-  read: (value: unknown, place: Place) => Value | null,
-  place: Place,
+  read: (value: unknown, place: FieldLocation) => Value | null,
+  place: FieldLocation,
 ): Value | null {
   if (!Object.hasOwn(object, field) || object[field] === undefined) {
     place.problems.push(problem('missing-field', place.pointer, { value: field, expected }));

@@ -49,10 +49,10 @@ type Punctuation =
   | '~';
 
 /** The name that a text begins with. */
-type Name<Text extends string, Taken extends string = ''> = Text extends `${infer First}${infer Rest}`
+type ParamName<Text extends string, Taken extends string = ''> = Text extends `${infer First}${infer Rest}`
   ? First extends Punctuation
     ? Taken
-    : Name<Rest, `${Taken}${First}`>
+    : ParamName<Rest, `${Taken}${First}`>
   : Taken;
 
 /** A path with a space for each escaped character, which stands for itself. */
@@ -63,7 +63,7 @@ type Unescaped<Path extends string> = Path extends `${infer Before}\\${infer Aft
   : Path;
 
 /** The names of the params in an unescaped path. */
-type NameIn<Path extends string> = Path extends `${string}:${infer After}` ? Name<After> | NameIn<After> : never;
+type NameIn<Path extends string> = Path extends `${string}:${infer After}` ? ParamName<After> | NameIn<After> : never;
 
 /** Whether a path has parts that may be left out, or that take whatever is given. */
 type IsLoose<Path extends string> = Path extends `${string}${'?' | '*' | '+' | '{'}${string}` ? true : false;
@@ -104,17 +104,17 @@ export type CheckedDefinition<Definition extends SiteDefinition> = Definition &
   Pick<SiteDefinition<EntryId<Definition>>, 'home' | 'menus'>;
 
 /** Any text, where the compiler knows no name. */
-type Known<Name> = [Name] extends [never] ? string : Extract<Name, string>;
+type KnownName<Name> = [Name] extends [never] ? string : Extract<Name, string>;
 
 /** The names of a definition's menus. */
 export type MenuName<Definition extends SiteShape> = Definition extends { readonly menus: infer Menus }
-  ? Known<keyof Menus>
+  ? KnownName<keyof Menus>
   : string;
 
 type Member<List> = List extends readonly (infer One)[] ? One : never;
 
 /** The names of the audiences that a definition lists, or that its entries are for. */
-export type AudienceName<Definition extends SiteShape> = Known<
+export type AudienceName<Definition extends SiteShape> = KnownName<
   | (Definition extends { readonly audiences: infer Names } ? Member<Names> : never)
   | (EntryIn<Definition['entries']> extends infer One
       ? One extends { readonly audience: infer Names }
@@ -124,7 +124,7 @@ export type AudienceName<Definition extends SiteShape> = Known<
 >;
 
 /** The names of the icons of a definition's entries. */
-export type IconName<Definition extends SiteShape> = Known<
+export type IconName<Definition extends SiteShape> = KnownName<
   EntryIn<Definition['entries']> extends infer One
     ? | (One extends { readonly icon: infer Name } ? Name : never)
       | (One extends { readonly currentIcon: infer Name } ? Name : never)
@@ -132,7 +132,7 @@ export type IconName<Definition extends SiteShape> = Known<
 >;
 
 /** The names of the lists that give entries their pages at run time. */
-export type RecordsName<Definition extends SiteShape> = Known<
+export type RecordsName<Definition extends SiteShape> = KnownName<
   EntryIn<Definition['entries']> extends infer One
     ? One extends { readonly records: infer Name }
       ? Name
@@ -148,7 +148,7 @@ type ItemIn<Items> = Items extends readonly (infer One)[]
 
 /** The names of the actions in a definition's menus. */
 export type ActionName<Definition extends SiteShape> = Definition extends { readonly menus: infer Menus }
-  ? Known<
+  ? KnownName<
       ItemIn<Menus[keyof Menus]> extends infer One
         ? One extends { readonly action: infer Name }
           ? Name

@@ -9,10 +9,10 @@ import { TokenIndex } from './token-index.ts';
  * beside params before a param before anything with a wildcard; its cost grows with the segments of the address, not
  * with the entries of the site.
  */
-interface Node {
-  literals: Map<string, Node> | undefined;
-  mixed: TokenIndex<Node> | undefined;
-  param: Node | undefined;
+interface MatchNode {
+  literals: Map<string, MatchNode> | undefined;
+  mixed: TokenIndex<MatchNode> | undefined;
+  param: MatchNode | undefined;
   /** What takes in all that is left of an address. */
   tails: TokenIndex<MatchedAddress> | undefined;
   end: MatchedAddress | undefined;
@@ -67,18 +67,18 @@ export function folding(caseSensitive: boolean): (text: string) => string {
   return caseSensitive ? (text) => text : (text) => text.toLowerCase();
 }
 
-function createNode(): Node {
+function createNode(): MatchNode {
   // All fields from the start: nodes of one shape are faster to read than nodes that grow.
   return { literals: undefined, mixed: undefined, param: undefined, tails: undefined, end: undefined };
 }
 
-function addAddress(root: Node, address: MatchedAddress, fold: (text: string) => string): MatchedAddress | null {
+function addAddress(root: MatchNode, address: MatchedAddress, fold: (text: string) => string): MatchedAddress | null {
   const foldTokens = (tokens: readonly Token[]) =>
     tokens.map((token) => (token.kind === 'text' ? { ...token, text: fold(token.text) } : token));
   let node = root;
   for (const segment of address.path) {
     if (segment.kind === 'literal') {
-      const literals = (node.literals ??= new Map<string, Node>());
+      const literals = (node.literals ??= new Map<string, MatchNode>());
       const text = fold(segment.text);
       let next = literals.get(text);
       if (!next) literals.set(text, (next = createNode()));
@@ -99,18 +99,18 @@ function addAddress(root: Node, address: MatchedAddress, fold: (text: string) =>
   return null;
 }
 
-function search(root: Node, segments: readonly string[], fold: (text: string) => string): Match | null {
+function search(root: MatchNode, segments: readonly string[], fold: (text: string) => string): Match | null {
   const values: string[] = [];
   let deepest: { end: MatchedAddress; values: string[]; depth: number } | null = null;
 
-  const walk = (node: Node, index: number): MatchedAddress | null => {
+  const walk = (node: MatchNode, index: number): MatchedAddress | null => {
     // `/a/*` takes in `/a/`, and a trailing slash does not count, so it takes in `/a` too.
     if (index === segments.length) return node.end ?? takeRest(node, index);
     if (node.end && index > (deepest?.depth ?? 0)) deepest = { end: node.end, values: [...values], depth: index };
     return walkSegments(node, index) ?? takeRest(node, index);
   };
 
-  const walkSegments = (node: Node, index: number): MatchedAddress | null => {
+  const walkSegments = (node: MatchNode, index: number): MatchedAddress | null => {
     const segment = segments[index] ?? '';
     const literal = node.literals?.get(fold(segment));
     let end = literal ? walk(literal, index + 1) : null;
@@ -132,7 +132,7 @@ function search(root: Node, segments: readonly string[], fold: (text: string) =>
     return null;
   };
 
-  const takeRest = (node: Node, index: number): MatchedAddress | null => {
+  const takeRest = (node: MatchNode, index: number): MatchedAddress | null => {
     if (!node.tails) return null;
     const rest = segments.slice(index).map(shield).join('/');
     const folded = fold(rest);

@@ -1,5 +1,5 @@
 import { hrefKind } from './address.ts';
-import { readText, type Place } from './fields.ts';
+import { readText, type FieldLocation } from './fields.ts';
 import { namesOf, type Path } from './path.ts';
 import { parsePathname, PathSyntaxError } from './pathname.ts';
 import { problem } from './problems.ts';
@@ -21,7 +21,7 @@ export function sameNames(one: readonly string[], other: readonly string[]): boo
 }
 
 /** An address that may be linked to. */
-export function readHref(value: unknown, place: Place): string | null {
+export function readHref(value: unknown, place: FieldLocation): string | null {
   const href = typeof value === 'string' && value === '' ? value : readText(value, 'href', place);
   if (href === null) return null;
   if (hrefKind(href) !== 'unsafe') return href;
@@ -30,7 +30,7 @@ export function readHref(value: unknown, place: Place): string | null {
 }
 
 /** The addresses that a path stands for; none, with a problem, where it cannot be read. */
-export function readPaths(href: string, place: Place): readonly Path[] {
+export function readPaths(href: string, place: FieldLocation): readonly Path[] {
   try {
     return parsePathname(href);
   } catch (error) {

@@ -11,7 +11,7 @@ import {
   readText,
   readTexts,
   type Languages,
-  type Place,
+  type FieldLocation,
 } from './fields.ts';
 import { nearest } from './nearest.ts';
 import { problem } from './problems.ts';
@@ -42,7 +42,7 @@ export const detailFields = [
 ] as const;
 
 /** What an entry may have besides its name, its addresses and its place in the tree. */
-export interface Details extends Pick<
+export interface EntryDetails extends Pick<
   Entry,
   | 'query'
   | 'planned'
@@ -63,7 +63,7 @@ export interface Details extends Pick<
 /** Shared by the many entries that have nothing of a kind. */
 export const none: readonly never[] = [];
 
-const noDetails: Details = {
+const noDetails: EntryDetails = {
   query: none,
   audience: null,
   planned: false,
@@ -84,13 +84,13 @@ export function readDetails(
   object: Readonly<Record<string, unknown>>,
   pathNames: readonly string[],
   { languages, audiences }: EntryContext,
-  place: Place,
-): Details {
+  place: FieldLocation,
+): EntryDetails {
   if (!detailFields.some((field) => object[field] !== undefined)) return noDetails;
-  const optional = <Value>(field: string, read: (value: unknown, at: Place) => Value | null) =>
+  const optional = <Value>(field: string, read: (value: unknown, at: FieldLocation) => Value | null) =>
     readOptional(object, field, read, place);
-  const texts = (what: string) => (one: unknown, at: Place) => readTexts(one, what, languages, at);
-  const named = (what: string) => (one: unknown, at: Place) => readName(one, what, at);
+  const texts = (what: string) => (one: unknown, at: FieldLocation) => readTexts(one, what, languages, at);
+  const named = (what: string) => (one: unknown, at: FieldLocation) => readName(one, what, at);
   return {
     query: optional('query', (one, at) => readQuery(one, pathNames, at)) ?? none,
     audience: optional('audience', (one, at) => readAudience(one, audiences, at)),
@@ -108,7 +108,7 @@ export function readDetails(
   };
 }
 
-function readQuery(value: unknown, taken: readonly string[], place: Place): string[] | null {
+function readQuery(value: unknown, taken: readonly string[], place: FieldLocation): string[] | null {
   return readList(
     value,
     (member, at) => {
@@ -122,8 +122,8 @@ function readQuery(value: unknown, taken: readonly string[], place: Place): stri
   );
 }
 
-export function readAudience(value: unknown, known: readonly string[] | null, place: Place): string[] | null {
-  const readOne = (member: unknown, at: Place) => {
+export function readAudience(value: unknown, known: readonly string[] | null, place: FieldLocation): string[] | null {
+  const readOne = (member: unknown, at: FieldLocation) => {
     const name = readName(member, 'the name of an audience', at);
     if (name !== null && known?.includes(name) === false) {
       const other = nearest(name, known);
@@ -138,11 +138,11 @@ export function readAudience(value: unknown, known: readonly string[] | null, pl
   return names;
 }
 
-function readOpens(value: unknown, place: Place): Opens | null {
+function readOpens(value: unknown, place: FieldLocation): Opens | null {
   return readChoice<Opens>(value, ['same-tab', 'new-tab'], place);
 }
 
-function readFlexField(value: unknown, place: Place): string | null {
+function readFlexField(value: unknown, place: FieldLocation): string | null {
   const text = readText(value, 'flex', place);
   if (text === null || readFlex(text)) return text;
   place.problems.push(problem('flex-syntax', place.pointer, { value: text }));

@@ -9,7 +9,7 @@ import {
   readRequired,
   readTexts,
   type Languages,
-  type Place,
+  type FieldLocation,
 } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
 import { createAddressIndex, folding, type AddressIndex, type EntryAddress } from './match.ts';
@@ -43,7 +43,7 @@ export interface EntryIndex {
 export function readEntries(
   value: unknown,
   context: EntryContext,
-  place: Place,
+  place: FieldLocation,
 ): { entries: Entry[]; index: EntryIndex } {
   const reader = new EntryReader(context);
   const entries = reader.readSiblings(value, null, 1, place) ?? [];
@@ -62,7 +62,7 @@ class EntryReader implements EntryIndex {
   /** The first segments of the addresses in other languages than the site's own. */
   readonly #prefixes: ReadonlySet<string>;
   /** The objects that entries were read from: one that holds itself would never end. */
-  readonly #read = new Map<object, Place>();
+  readonly #read = new Map<object, FieldLocation>();
 
   constructor(context: EntryContext) {
     const { languages, caseSensitive } = context;
@@ -75,7 +75,7 @@ class EntryReader implements EntryIndex {
     this.matchers = Object.fromEntries(languages.all.map((tag) => [tag, createAddressIndex(caseSensitive)]));
   }
 
-  readSiblings(value: unknown, parent: Entry | null, level: number, place: Place): Entry[] | null {
+  readSiblings(value: unknown, parent: Entry | null, level: number, place: FieldLocation): Entry[] | null {
     if (level > mostLevels) {
       place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
       return null;
@@ -83,7 +83,7 @@ class EntryReader implements EntryIndex {
     return readList(value, (member, at, index) => this.#readEntry(member, parent, level, index, at), place);
   }
 
-  #readEntry(value: unknown, parent: Entry | null, level: number, index: number, place: Place): Entry | null {
+  #readEntry(value: unknown, parent: Entry | null, level: number, index: number, place: FieldLocation): Entry | null {
     const object = readObject(value, entryFields, place);
     if (!object) return null;
     const before = this.#read.get(object);
@@ -140,7 +140,7 @@ class EntryReader implements EntryIndex {
     }
     for (const [field, moved] of otherAddresses) {
       if (object[field] === undefined) continue;
-      const readOther = (one: unknown, at: Place, index_: number) => {
+      const readOther = (one: unknown, at: FieldLocation, index_: number) => {
         return this.#readOther(one, { entry, moved, field: `/${field}/${index_}` }, at);
       };
       readOptional(object, field, (list, at) => readList(list, readOther, at), place);
@@ -148,17 +148,17 @@ class EntryReader implements EntryIndex {
     checkEntry(object, entry, this.#languages.own, place);
     if (object['entries'] === undefined) return entry;
     // The parent must be whole before its children refer to it; only its list of children is filled afterwards.
-    const readBelow = (list: unknown, at: Place) => this.readSiblings(list, entry, level + 1, at);
+    const readBelow = (list: unknown, at: FieldLocation) => this.readSiblings(list, entry, level + 1, at);
     children.push(...(readOptional(object, 'entries', readBelow, place) ?? []));
     return entry;
   }
 
-  readonly #readLabel = (value: unknown, at: Place) => readTexts(value, 'label', this.#languages, at);
+  readonly #readLabel = (value: unknown, at: FieldLocation) => readTexts(value, 'label', this.#languages, at);
 
-  readonly #readHrefs = (value: unknown, at: Place) => readTexts(value, 'href', this.#languages, at, readHref);
+  readonly #readHrefs = (value: unknown, at: FieldLocation) => readTexts(value, 'href', this.#languages, at, readHref);
 
   /** The paths of each language; those of a language without an href of its own are the site's own. */
-  #readPaths(hrefs: Texts, written: unknown, place: Place): Readonly<Record<string, readonly Path[]>> {
+  #readPaths(hrefs: Texts, written: unknown, place: FieldLocation): Readonly<Record<string, readonly Path[]>> {
     const { all, own } = this.#languages;
     const ownPaths = readPaths(hrefs[own] ?? '', typeof written === 'object' ? below(place, own) : place);
     if (all.length === 1) return { [own]: ownPaths };
@@ -177,7 +177,11 @@ class EntryReader implements EntryIndex {
   }
 
   /** An alias or an old address: a path in every language. */
-  #readOther(value: unknown, known: Pick<EntryAddress, 'entry' | 'moved' | 'field'>, place: Place): string | null {
+  #readOther(
+    value: unknown,
+    known: Pick<EntryAddress, 'entry' | 'moved' | 'field'>,
+    place: FieldLocation,
+  ): string | null {
     const { entry, moved } = known;
     const written = readHref(value, place);
     if (written === null) return null;
@@ -202,14 +206,14 @@ class EntryReader implements EntryIndex {
     return written;
   }
 
-  #addId(id: string, entry: Entry, place: Place): void {
+  #addId(id: string, entry: Entry, place: FieldLocation): void {
     const known = this.byId.get(id);
     if (known)
       place.problems.push(problem('duplicate-id', place.pointer, { value: id, other: `${entryPointer(known)}/id` }));
     else this.byId.set(id, entry);
   }
 
-  #addAddress(language: string, address: EntryAddress, written: string, { problems }: Place): void {
+  #addAddress(language: string, address: EntryAddress, written: string, { problems }: FieldLocation): void {
     const { own } = this.#languages;
     const known = this.matchers[language]?.add(address);
     if (known) {
@@ -238,7 +242,7 @@ function templatesOf(paths: Readonly<Record<string, readonly Path[]>>, own: stri
 }
 
 /** A link is to a page of the site or to a place elsewhere, in every language. */
-function checkKinds(hrefs: Texts, own: string, place: Place): void {
+function checkKinds(hrefs: Texts, own: string, place: FieldLocation): void {
   for (const [language, href] of Object.entries(hrefs)) {
     if (hrefKind(href) === hrefKind(own)) continue;
     place.problems.push(problem('hrefs-differ', below(place, language).pointer, { value: href, other: own }));
@@ -249,7 +253,7 @@ function pointerOf({ entry, field }: EntryAddress): string {
   return `${entryPointer(entry)}${field}`;
 }
 
-function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own: string, place: Place): void {
+function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own: string, place: FieldLocation): void {
   const report = (code: ProblemCode, field: string, details: Parameters<typeof problem>[2]) =>
     place.problems.push(problem(code, below(place, field).pointer, details));
   const hasPath = (entry.templates[own]?.length ?? 0) > 0;
@@ -275,6 +279,6 @@ function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own
   }
 }
 
-function readId(value: unknown, place: Place): string | null {
+function readId(value: unknown, place: FieldLocation): string | null {
   return readName(value, 'an id', place);
 }

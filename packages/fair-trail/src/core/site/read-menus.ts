@@ -10,7 +10,7 @@ import {
   readText,
   readTexts,
   type Languages,
-  type Place,
+  type FieldLocation,
 } from './fields.ts';
 import { isDots } from './encoding.ts';
 import { nearest } from './nearest.ts';
@@ -33,7 +33,7 @@ interface MenuContext {
 export function readMenus(
   value: unknown,
   context: MenuContext,
-  place: Place,
+  place: FieldLocation,
 ): ReadonlyMap<string, readonly MenuNode[]> | null {
   const object = readRecord(value, place);
   if (!object) return null;
@@ -62,7 +62,7 @@ class MenuReader {
     this.#audiences = audiences;
   }
 
-  readNodes(value: unknown, level: number, place: Place): MenuNode[] | null {
+  readNodes(value: unknown, level: number, place: FieldLocation): MenuNode[] | null {
     if (level > mostLevels) {
       place.problems.push(problem('too-deep', place.pointer, { expected: String(mostLevels) }));
       return null;
@@ -73,7 +73,7 @@ class MenuReader {
     }
     this.#open.add(value);
     const seen = new Map<string, string>();
-    const readMember = (member: unknown, at: Place) => {
+    const readMember = (member: unknown, at: FieldLocation) => {
       const node = this.#readNode(member, level, at);
       if (node?.kind !== 'entry' && node?.kind !== 'action') return node;
       const [id, key] =
@@ -90,23 +90,23 @@ class MenuReader {
     return nodes;
   }
 
-  #readNode(value: unknown, level: number, place: Place): MenuNode | null {
+  #readNode(value: unknown, level: number, place: FieldLocation): MenuNode | null {
     if (typeof value === 'string') return this.#readEntry(value, 1, {}, place);
     const fields = fieldsOf(value);
     const object = readObject(value, fields, place);
     if (!object) return null;
     if (fields.includes('divider')) return readDivider(object, place);
-    const readBelow = (list: unknown, at: Place) => this.readNodes(list, level + 1, at);
+    const readBelow = (list: unknown, at: FieldLocation) => this.readNodes(list, level + 1, at);
     if (fields.includes('either')) {
       const nodes = readRequired(object, 'either', 'a list of ids', readBelow, place);
       return { kind: 'choice', nodes: nodes ?? [] };
     }
-    const readLabel = (text: unknown, at: Place) => readTexts(text, 'label', this.#languages, at);
+    const readLabel = (text: unknown, at: FieldLocation) => readTexts(text, 'label', this.#languages, at);
     if (fields.includes('action')) {
       const action = readRequired(object, 'action', 'the name of an action', readAction, place);
       const labels = readRequired(object, 'label', 'the label of the action', readLabel, place);
       const icon = readOptional(object, 'icon', readIcon, place) ?? null;
-      const readNames = (names: unknown, at: Place) => readAudience(names, this.#audiences, at);
+      const readNames = (names: unknown, at: FieldLocation) => readAudience(names, this.#audiences, at);
       const audience = readOptional(object, 'audience', readNames, place);
       return {
         kind: 'action',
@@ -128,7 +128,12 @@ class MenuReader {
     return node;
   }
 
-  #readEntry(value: unknown, depth: number, params: Readonly<Record<string, string>>, place: Place): MenuNode | null {
+  #readEntry(
+    value: unknown,
+    depth: number,
+    params: Readonly<Record<string, string>>,
+    place: FieldLocation,
+  ): MenuNode | null {
     const id = readText(value, 'id', place);
     if (id === null) return null;
     const entry = this.#byId.get(id);
@@ -155,7 +160,7 @@ class MenuReader {
   }
 
   /** What no path can hold. Whether the address is the entry's own is known only when all addresses are. */
-  #checkParams({ entry, params }: Extract<MenuNode, { kind: 'entry' }>, place: Place): void {
+  #checkParams({ entry, params }: Extract<MenuNode, { kind: 'entry' }>, place: FieldLocation): void {
     const ways = entry.templates[this.#languages.own] ?? [];
     const isGiven = (template: string) => namesInTemplate(template).every((name) => Object.hasOwn(params, name));
     const given = ways.filter(isGiven);
@@ -176,29 +181,29 @@ function fieldsOf(value: unknown): readonly string[] {
   return has('entry') ? ['entry', 'depth', 'params'] : ['label', 'entries'];
 }
 
-function readAction(value: unknown, place: Place): string | null {
+function readAction(value: unknown, place: FieldLocation): string | null {
   return readName(value, 'the name of an action', place);
 }
 
-function readIcon(value: unknown, place: Place): string | null {
+function readIcon(value: unknown, place: FieldLocation): string | null {
   return readName(value, 'the name of an icon', place);
 }
 
-function readDivider(object: Readonly<Record<string, unknown>>, place: Place): MenuNode | null {
+function readDivider(object: Readonly<Record<string, unknown>>, place: FieldLocation): MenuNode | null {
   if (object['divider'] === true) return { kind: 'divider' };
   const at = below(place, 'divider');
   at.problems.push(problem('wrong-type', at.pointer, { value: 'something else', expected: 'true' }));
   return null;
 }
 
-function readDepth(value: unknown, place: Place): number | null {
+function readDepth(value: unknown, place: FieldLocation): number | null {
   if (typeof value === 'number' && Number.isInteger(value) && value >= 1) return value;
   const written = typeof value === 'number' ? String(value) : 'not a number';
   place.problems.push(problem('wrong-type', place.pointer, { value: written, expected: 'a whole number from 1' }));
   return null;
 }
 
-function readParams(value: unknown, place: Place): Readonly<Record<string, string>> | null {
+function readParams(value: unknown, place: FieldLocation): Readonly<Record<string, string>> | null {
   const object = readRecord(value, place);
   if (!object) return null;
   const params = Object.keys(object).map(

@@ -59,13 +59,13 @@ export function breadcrumbView(steps: readonly Breadcrumb[], options: Breadcrumb
   return element('nav', attributes, [list]);
 }
 
-interface Place {
+interface StepPlacement {
   readonly isFolded: boolean;
   readonly isParent: boolean;
   readonly isFirst: boolean;
 }
 
-function itemView(step: Breadcrumb, place: Place, options: BreadcrumbViewOptions): ViewElement {
+function itemView(step: Breadcrumb, place: StepPlacement, options: BreadcrumbViewOptions): ViewElement {
   const { slots = noSlots, siblings = {}, panels = closedDisclosures, wording, idPrefix = 'ft-breadcrumbs' } = options;
   const { id } = step.entry;
   const separator = slots.separator && !place.isFirst ? separatorView() : null;

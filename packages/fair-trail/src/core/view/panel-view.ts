@@ -27,9 +27,9 @@ export function panelFormOf({ items }: MenuItem): PanelForm {
   return items.some((item) => item.summary !== null) ? 'rich' : 'list';
 }
 
-type Known = PanelViewOptions & { readonly view: ViewElement };
+type KnownPanel = PanelViewOptions & { readonly view: ViewElement };
 
-const knownViews = new WeakMap<MenuItem, Known>();
+const knownViews = new WeakMap<MenuItem, KnownPanel>();
 
 /**
  * What stands in a bar for an item with others below it, after the disclosure navigation of the ARIA Authoring
@@ -52,7 +52,7 @@ export function panelItemView(item: MenuItem, options: PanelViewOptions): ViewEl
   return view;
 }
 
-function isSame(known: Known, options: PanelViewOptions): boolean {
+function isSame(known: KnownPanel, options: PanelViewOptions): boolean {
   const names = ['wording', 'icons', 'id', 'form', 'expanded', 'closing'] as const;
   return names.every((name) => known[name] === options[name]);
 }

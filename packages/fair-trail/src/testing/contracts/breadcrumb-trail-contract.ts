@@ -11,7 +11,7 @@ import type { Menu } from '../menu.ts';
 import type { Navigation } from '../navigation.ts';
 import type { BreadcrumbReading } from '../page/reading.ts';
 import { pathOf } from '../path-of.ts';
-import type { LeftOut } from './contract.ts';
+import type { SkippedPart } from './contract.ts';
 import { registerParts, type ContractPart } from './contract-parts.ts';
 
 expect.extend(navigationMatchers);
@@ -58,7 +58,7 @@ function longestOf({ pages }: BreadcrumbTrailSubject): BreadcrumbPage {
   throw new TypeError('A contract of breadcrumbs needs a page with two steps or more, and was given none.');
 }
 
-interface Begun {
+interface BreadcrumbsUnderTest {
   readonly page: Navigation;
   readonly trail: Menu;
   /** The steps that lead to other pages. */
@@ -68,14 +68,14 @@ interface Begun {
 }
 
 /** On the page with the longest way. */
-function begin(subject: BreadcrumbTrailSubject): Promise<Begun> {
+function begin(subject: BreadcrumbTrailSubject): Promise<BreadcrumbsUnderTest> {
   return beginAt(subject, longestOf(subject));
 }
 
 async function beginAt(
   { open }: BreadcrumbTrailSubject,
   { address, breadcrumbs: way }: BreadcrumbPage,
-): Promise<Begun> {
+): Promise<BreadcrumbsUnderTest> {
   const page = await open(address);
   await expect(page).toHaveBreadcrumbs(way);
   const { url, breadcrumbs: steps } = await page.read();
@@ -275,7 +275,7 @@ export const breadcrumbTrailParts: readonly BreadcrumbTrailPart[] = [
  * @param leftOut parts that do not apply, each with the reason
  * @throws TypeError where no page has two steps or more, or a part is left out that there is not
  */
-export function breadcrumbTrailContract(subject: BreadcrumbTrailSubject, leftOut: LeftOut = {}): void {
+export function breadcrumbTrailContract(subject: BreadcrumbTrailSubject, leftOut: SkippedPart = {}): void {
   // Now, rather than in each test.
   longestOf(subject);
   registerParts('the breadcrumbs', breadcrumbTrailParts, subject, leftOut);

@@ -1,6 +1,6 @@
 import { test } from 'vitest';
 import { judged } from '../judged.ts';
-import { registerContract, type LeftOut, type StandsFor } from './contract.ts';
+import { registerContract, type SkippedPart, type StandsFor } from './contract.ts';
 
 /** One promise of a contract. */
 export interface ContractClause<Subject> {
@@ -20,7 +20,7 @@ export function registerParts<Subject>(
   name: string,
   parts: readonly ContractPart<Subject>[],
   subject: Subject,
-  leftOut: LeftOut,
+  leftOut: SkippedPart,
 ): void {
   registerContract(name, leftOut, (part) => {
     for (const { name: partName, clauses, ...standsFor } of parts) {

@@ -12,14 +12,14 @@ export interface StandsFor {
 export type DefinePart = (name: string, standsFor: StandsFor, tests: () => void) => void;
 
 /** Parts that do not apply to an implementation, by their names, each with the reason: they are told as skipped. */
-export type LeftOut = Readonly<Record<string, string>>;
+export type SkippedPart = Readonly<Record<string, string>>;
 
 /**
  * Registers the tests of a contract. Each test's name begins with the contract, its part, and in brackets what it stands for.
  *
  * @throws TypeError where a part is left out that there is not, or without a reason
  */
-export function registerContract(name: string, leftOut: LeftOut, define: (part: DefinePart) => void): void {
+export function registerContract(name: string, leftOut: SkippedPart, define: (part: DefinePart) => void): void {
   const names: string[] = [];
   describe(name, () => {
     define((part, standsFor, tests) => {

@@ -1,4 +1,4 @@
-import type { LeftOut } from './contract.ts';
+import type { SkippedPart } from './contract.ts';
 import { registerParts } from './contract-parts.ts';
 import { marks, names, panels, titles } from './menu-parts-shown.ts';
 import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
@@ -25,7 +25,7 @@ export const menuParts: readonly MenuPart[] = [
  * @param leftOut parts that do not apply, each with the reason
  * @throws TypeError where the subject has fewer than two pages, or a part is left out that there is not
  */
-export function menuContract(subject: MenuSubject, leftOut: LeftOut = {}): void {
+export function menuContract(subject: MenuSubject, leftOut: SkippedPart = {}): void {
   // Now, rather than in each test.
   endsOf(subject);
   registerParts(`the menu ${subject.menu ?? 'of the page'}`, menuParts, subject, leftOut);

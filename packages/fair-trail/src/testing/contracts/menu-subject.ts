@@ -76,13 +76,13 @@ export function endsOf({ pages }: MenuSubject): Ends {
   throw new TypeError(`A contract of a menu needs two pages or more of it, and was given ${pages.length}.`);
 }
 
-interface Begun extends Ends {
+interface MenuUnderTest extends Ends {
   readonly page: Navigation;
   readonly menu: Menu;
 }
 
 /** On the first page. */
-export async function begin(subject: MenuSubject): Promise<Begun> {
+export async function begin(subject: MenuSubject): Promise<MenuUnderTest> {
   const ends = endsOf(subject);
   const page = await subject.open(ends.first.address);
   return { page, menu: page.menu(subject.menu), ...ends };

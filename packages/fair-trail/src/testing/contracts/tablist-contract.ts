@@ -4,7 +4,7 @@ import type { Input } from '../host.ts';
 import type { Navigation } from '../navigation.ts';
 import type { TablistReading, TabReading } from '../page/reading.ts';
 import type { Tablist } from '../tablist.ts';
-import type { LeftOut } from './contract.ts';
+import type { SkippedPart } from './contract.ts';
 import { registerParts, type ContractPart } from './contract-parts.ts';
 
 /** Tabs of anybody's making, and how a test gets at them. */
@@ -20,14 +20,14 @@ export interface TablistSubject {
 
 type TablistPart = ContractPart<TablistSubject>;
 
-interface Begun extends TablistReading {
+interface TablistUnderTest extends TablistReading {
   readonly page: Navigation;
   readonly tablist: Tablist;
   /** Those that can be selected. */
   readonly enabled: readonly TabReading[];
 }
 
-async function begin({ open, tabs: name }: TablistSubject): Promise<Begun> {
+async function begin({ open, tabs: name }: TablistSubject): Promise<TablistUnderTest> {
   const page = await open();
   const tablist = page.tabs(name);
   const reading = await tablist.read();
@@ -54,7 +54,10 @@ async function selectEach(subject: TablistSubject, input: Input): Promise<void> 
 }
 
 /** A panel may be fetched first. */
-async function expectPanelOf({ page, tablist }: Pick<Begun, 'page' | 'tablist'>, name: string): Promise<void> {
+async function expectPanelOf(
+  { page, tablist }: Pick<TablistUnderTest, 'page' | 'tablist'>,
+  name: string,
+): Promise<void> {
   const timeout = page.patience;
   const selected = async () => selectedIn(await tablist.read());
   await expect.poll(selected, { message: 'tabs with aria-selected="true"', timeout }).toEqual([name]);
@@ -75,7 +78,7 @@ async function focused(page: Navigation, { tabs }: TablistReading): Promise<stri
 }
 
 /** Presses a key until a tab has focus that can be selected: others may be passed over, or come to. */
-async function step(begun: Begun, key: string): Promise<string> {
+async function step(begun: TablistUnderTest, key: string): Promise<string> {
   for (let press = 0; press <= begun.tabs.length - begun.enabled.length; press += 1) {
     await begun.page.key(key);
     const name = await focused(begun.page, begun);
@@ -291,6 +294,6 @@ export const tablistParts: readonly TablistPart[] = [
  * @param leftOut parts that do not apply, each with the reason
  * @throws TypeError where a part is left out that there is not
  */
-export function tablistContract(subject: TablistSubject, leftOut: LeftOut = {}): void {
+export function tablistContract(subject: TablistSubject, leftOut: SkippedPart = {}): void {
   registerParts(`the tabs ${subject.tabs ?? 'of the page'}`, tablistParts, subject, leftOut);
 }

@@ -30,7 +30,7 @@ export interface PlaywrightOptions {
   readonly answersWithin?: number;
 }
 
-interface Answered {
+interface PageAnswer {
   readonly answer: never;
 }
 
@@ -72,9 +72,9 @@ export function playwrightHost(
     };
     for (;;) {
       try {
-        const answered = (await evaluate(call)) as string | Answered | null;
+        const answered = (await evaluate(call)) as string | PageAnswer | null;
         if (answered !== null)
-          return (typeof answered === 'string' ? (JSON.parse(answered) as Answered) : answered).answer;
+          return (typeof answered === 'string' ? (JSON.parse(answered) as PageAnswer) : answered).answer;
         // A page that was loaded anew knows nothing of the reader.
         await evaluate(`void (() => { ${source} })()`);
       } catch (error) {

@@ -3,10 +3,10 @@ import { page, userEvent } from 'vitest/browser';
 import { link, button, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
 import { nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** What becomes of a bar where room is short, in each of its forms. */
-export function barNarrowContract(mount: MountBar, leftOut: LeftOut = {}): void {
+export function barNarrowContract(mount: MountBar, leftOut: SkippedPart = {}): void {
   const menu = button('Menu');
   const more = button('More');
 

@@ -4,10 +4,10 @@ import { commands, page, userEvent } from 'vitest/browser';
 import { link, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
 import { nested, summarized } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** What every bar with panels does, whichever framework prints it. */
-export function barPanelsContract(mount: MountBar, leftOut: LeftOut = {}): void {
+export function barPanelsContract(mount: MountBar, leftOut: SkippedPart = {}): void {
   componentContract('a bar with panels', leftOut, (part) => {
     part(
       'panels under the items of a bar',

@@ -5,7 +5,7 @@ import type { SiteDefinition } from '../../../core/site/definition.ts';
 import type { WarningCode } from '../../../core/warnings.ts';
 import { bilingual, nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
 export interface PageRequest {
@@ -33,7 +33,7 @@ export type MountPage = (request: PageRequest) => {
 const box = (selector: string) => document.querySelector(selector)?.getBoundingClientRect() ?? new DOMRect();
 
 /** What every notice does, whichever framework prints it. */
-export function noticeContract(mount: MountPage, leftOut: LeftOut = {}): void {
+export function noticeContract(mount: MountPage, leftOut: SkippedPart = {}): void {
   const region = page.getByRole('region', { name: 'Notice' });
   const dismiss = page.getByRole('button', { name: 'Dismiss notice' });
   const withNotice = (name: string): PageRequest => ({
@@ -90,7 +90,7 @@ export function noticeContract(mount: MountPage, leftOut: LeftOut = {}): void {
 }
 
 /** What every footer does. */
-export function footerContract(mount: MountPage, leftOut: LeftOut = {}): void {
+export function footerContract(mount: MountPage, leftOut: SkippedPart = {}): void {
   const footer = page.getByRole('navigation', { name: 'Footer' });
   const request: PageRequest = { definition: bilingual, url: '/hides', content: 'short' };
 
@@ -137,7 +137,7 @@ export function footerContract(mount: MountPage, leftOut: LeftOut = {}): void {
 }
 
 /** What every list of languages does. */
-export function languagesContract(mount: MountPage, leftOut: LeftOut = {}): void {
+export function languagesContract(mount: MountPage, leftOut: SkippedPart = {}): void {
   componentContract('a list of languages', leftOut, (part) => {
     part('languages', { wcag: ['3.1.2', '2.4.5'], aria: 'navigation landmark' }, () => {
       test('a language leads to the same page in it, and says which language it is in', async () => {
@@ -158,7 +158,7 @@ export function languagesContract(mount: MountPage, leftOut: LeftOut = {}): void
 }
 
 /** What every layout does. */
-export function layoutContract(mount: MountPage, leftOut: LeftOut = {}): void {
+export function layoutContract(mount: MountPage, leftOut: SkippedPart = {}): void {
   const request: PageRequest = {
     definition: bilingual,
     url: '/',

@@ -14,10 +14,10 @@ import {
   type SidebarRequest,
 } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** What every sidebar does with a second panel. */
-export function sidebarAnnexContract(mount: MountSidebar, leftOut: LeftOut = {}): void {
+export function sidebarAnnexContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
   forgetBetweenTests();
 
   componentContract('a sidebar with a second panel', leftOut, (part) => {

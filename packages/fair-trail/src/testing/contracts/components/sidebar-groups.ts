@@ -14,10 +14,10 @@ import {
   type MountSidebar,
 } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** What every sidebar does with its groups, long lists and the field that filters. */
-export function sidebarGroupsContract(mount: MountSidebar, leftOut: LeftOut = {}): void {
+export function sidebarGroupsContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
   forgetBetweenTests();
 
   componentContract('a sidebar with groups', leftOut, (part) => {

@@ -3,10 +3,10 @@ import type {} from '../../tap.ts';
 import { commands, page, userEvent } from 'vitest/browser';
 import { box, html, link, menu, navigation, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** What every sidebar does where room is short. */
-export function sidebarNarrowContract(mount: MountSidebar, leftOut: LeftOut = {}): void {
+export function sidebarNarrowContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
   forgetBetweenTests();
 
   componentContract('a sidebar where room is short', leftOut, (part) => {

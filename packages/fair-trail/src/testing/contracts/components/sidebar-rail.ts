@@ -2,10 +2,10 @@ import { expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { box, html, instruments, link, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** What every sidebar does that can be narrowed to its icons. */
-export function sidebarRailContract(mount: MountSidebar, leftOut: LeftOut = {}): void {
+export function sidebarRailContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
   forgetBetweenTests();
 
   componentContract('a sidebar that narrows to icons', leftOut, (part) => {

@@ -4,7 +4,7 @@ import type { SiteDefinition } from '../../../core/site/definition.ts';
 import type { TabDescription } from '../../../core/view/tabs-view.ts';
 import { desk } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { LeftOut } from '../contract.ts';
+import type { SkippedPart } from '../contract.ts';
 
 /** Tabs that a contract asks for. Each panel holds the text "About" with the tab's label, and a field. */
 export interface TabsRequest {
@@ -44,7 +44,7 @@ const selected = () =>
     .filter((element) => element.getAttribute('aria-selected') === 'true')
     .map((element) => element.textContent);
 
-export function tabsContract(mount: MountTabs, leftOut: LeftOut = {}): void {
+export function tabsContract(mount: MountTabs, leftOut: SkippedPart = {}): void {
   componentContract('a set of tabs', leftOut, (part) => {
     part('tabs', { wcag: ['2.1.1', '2.4.3', '4.1.2'], aria: 'tabs' }, () => {
       test('show the panel of the selected one, and name it', async () => {
@@ -223,7 +223,7 @@ export interface TabLinksRequest {
 /** Shows the menu `strip`, under the label "Beside each other". */
 export type MountTabLinks = (request: TabLinksRequest) => void;
 
-export function tabLinksContract(mount: MountTabLinks, leftOut: LeftOut = {}): void {
+export function tabLinksContract(mount: MountTabLinks, leftOut: SkippedPart = {}): void {
   const strip = page.getByRole('navigation', { name: 'Beside each other' });
   const link = (name: string) => strip.getByRole('link', { name, exact: true });
   const definition: SiteDefinition = {
