@@ -8,6 +8,7 @@ import { errorCodes } from '../packages/fair-trail/src/core/errors.ts';
 import { faultKinds } from '../packages/cli/src/walk/faults.ts';
 import { problemCodes, severityOf } from '../packages/fair-trail/src/core/site/problems.ts';
 import { warningCodes } from '../packages/fair-trail/src/core/warnings.ts';
+import { siteFilePage, siteSchema } from '../scripts/field-documents.mjs';
 import { failureCodes as testFailureCodes } from '../packages/fair-trail/src/testing/failures.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -34,6 +35,11 @@ test.each([
 ])('%s explains every code', (page, codes) => {
   const titles = [...read(page).matchAll(/^### ([a-z-]+)$/gmu)].map((found) => found[1]);
   expect(titles.toSorted()).toEqual([...codes].toSorted());
+});
+
+test('the schema and the tables of docs/site-file.md are those that scripts/field-documents.mjs makes', async () => {
+  expect(JSON.parse(read('packages/fair-trail/site.schema.json'))).toEqual(siteSchema());
+  expect(read('docs/site-file.md')).toBe(await siteFilePage(read('docs/site-file.md')));
 });
 
 test('docs/warnings.md explains every warning, and no other', () => {

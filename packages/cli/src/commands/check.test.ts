@@ -62,7 +62,9 @@ describe('check', () => {
   test('as JSON, has each finding with its place', () => {
     const { stdout } = run('check', site({ ...page, label: '{b}' }), '--format', 'json');
     expect(JSON.parse(stdout)).toMatchObject({
-      findings: [{ code: 'unknown-placeholder', level: 'warning', pointer: '/entries/0/label', line: 6, column: 16 }],
+      findings: [
+        { code: 'unknown-placeholder', severity: 'warning', pointer: '/entries/0/label', line: 6, column: 16 },
+      ],
       summary: { error: 0, warning: 1, note: 0 },
     });
   });

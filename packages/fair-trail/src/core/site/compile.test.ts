@@ -10,6 +10,7 @@ import type { CompiledSite } from './compiled.ts';
 import { defineSite } from './define.ts';
 import type { SiteDefinition } from './definition.ts';
 import type { Entry } from './entry.ts';
+import { entryFields } from './field-table.ts';
 import { anyHostileSite, anyHref, anyValue, makeSite } from './hostile-sites.samples.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
@@ -108,6 +109,12 @@ const records: SiteRecords = {
   species: [{ params: { slug: 'dunlin' }, label: 'Dunlin' }, { params: { slug: 'knot' } }],
 };
 const audiences: readonly NonNullable<Visit['audience']>[] = [[], ['member'], ['member', 'warden'], 'unknown'];
+
+test('the site with everything has every field that an entry may have', () => {
+  const fieldsOf = (entries: SiteDefinition['entries']): string[] =>
+    entries.flatMap((entry) => [...Object.keys(entry), ...fieldsOf(entry.entries ?? [])]);
+  expect([...new Set(fieldsOf(everything.entries))].toSorted()).toEqual(Object.keys(entryFields).toSorted());
+});
 
 describe('a site with everything', () => {
   const options = [{}, { base: '/point a', caseSensitive: false }];

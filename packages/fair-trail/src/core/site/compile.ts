@@ -2,6 +2,7 @@ import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type Compil
 import { writeTemplate } from './path-template.ts';
 import type { Localized, SiteShape } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
+import { detailNames, type WrittenDetails } from './field-table.ts';
 import type { EntryAddress } from './match.ts';
 import type { DefinedSite, MenuNode } from './site.ts';
 
@@ -65,21 +66,20 @@ class Compiler {
       ...this.#templates(entry),
       ...(aliases.length > 0 && { aliases }),
       ...(movedFrom.length > 0 && { movedFrom }),
-      ...(entry.query.length > 0 && { query: entry.query }),
+      ...this.#details(entry),
       ...(audience && { audience }),
-      ...(entry.planned && { planned: true }),
-      ...(entry.opens !== 'same-tab' && { opens: entry.opens }),
-      ...(entry.summaries && { summary: this.text(entry.summaries) }),
-      ...(entry.badges && { badge: this.text(entry.badges) }),
-      ...(entry.icon !== null && { icon: entry.icon }),
-      ...(entry.currentIcon !== null && { currentIcon: entry.currentIcon }),
-      ...(entry.priority !== 0 && { priority: entry.priority }),
-      ...(entry.flex !== null && { flex: entry.flex }),
-      ...(!entry.breadcrumb && { breadcrumb: false }),
-      ...(!entry.listed && { listed: false }),
-      ...(entry.records !== null && { records: entry.records }),
       ...(entry.entries.length > 0 && { entries: entry.entries.map((child) => this.entry(child)) }),
     };
+  }
+
+  /** What differs from the defaults. */
+  #details(entry: Entry): WrittenDetails {
+    const rows = detailNames.flatMap(({ name, type, readAs, usual }) => {
+      const value = entry[readAs as keyof Entry];
+      if (name === 'audience' || value === usual) return [];
+      return [[name, type === 'localized' ? this.text(value as Texts) : value] as const];
+    });
+    return Object.fromEntries(rows);
   }
 
   #templates({ templates, hrefs, outside }: Entry): Pick<CompiledEntry, 'templates'> {

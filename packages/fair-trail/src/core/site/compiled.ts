@@ -1,4 +1,5 @@
-import type { Localized, Opens, SiteShape } from './definition.ts';
+import type { Localized, SiteShape } from './definition.ts';
+import type { WrittenDetails } from './field-table.ts';
 import type { PathTemplate } from './path-template.ts';
 import type { known } from './site.ts';
 
@@ -32,7 +33,7 @@ export interface CompiledSite<Definition extends SiteShape = SiteShape> {
 export const compiledVersion = 1;
 
 /** What is not there is as the site file's default. */
-export interface CompiledEntry {
+export interface CompiledEntry extends WrittenDetails {
   readonly id: string;
   readonly label: Localized;
   readonly href?: Localized;
@@ -45,19 +46,6 @@ export interface CompiledEntry {
   readonly templates?: readonly PathTemplate[] | Readonly<Record<string, readonly PathTemplate[]>>;
   readonly aliases?: readonly PathTemplate[];
   readonly movedFrom?: readonly PathTemplate[];
-  readonly query?: readonly string[];
-  readonly audience?: readonly string[];
-  readonly planned?: boolean;
-  readonly opens?: Opens;
-  readonly summary?: Localized;
-  readonly badge?: Localized;
-  readonly icon?: string;
-  readonly currentIcon?: string;
-  readonly priority?: number;
-  readonly flex?: string;
-  readonly breadcrumb?: boolean;
-  readonly listed?: boolean;
-  readonly records?: string;
   readonly entries?: readonly CompiledEntry[];
 }
 

@@ -1,6 +1,7 @@
 import { parseUrl, readBase } from './address.ts';
 import type { SiteDefinition, SiteShape } from './definition.ts';
 import type { Entry, Texts } from './entry.ts';
+import { siteFields } from './field-table.ts';
 import {
   readList,
   readName,
@@ -35,21 +36,7 @@ export interface SiteCheck {
   readonly problems: readonly Problem[];
 }
 
-const siteFields = [
-  '$schema',
-  'name',
-  'origin',
-  'language',
-  'languages',
-  'audiences',
-  'home',
-  'title',
-  'entries',
-  'menus',
-] as const;
-
-const defaultLanguage = 'en';
-const defaultTitle = '{label} · {site}';
+const fieldNames = Object.keys(siteFields);
 
 /**
  * Makes one checked value of a site's pages and menus.
@@ -75,7 +62,7 @@ export function defineSite(definition: unknown, options: SiteOptions = {}): Defi
 export function checkSite(definition: unknown, options: SiteOptions = {}): SiteCheck {
   const problems: Problem[] = [];
   const place = new FieldLocation(problems);
-  const object = readObject(definition, siteFields, place);
+  const object = readObject(definition, fieldNames, place);
   if (!object) return { site: null, problems };
   const optional = <Value>(field: string, read: (value: unknown, at: FieldLocation) => Value | null) =>
     readOptional(object, field, read, place);
@@ -88,7 +75,7 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   const base = readBase(options.base ?? '');
   if (base === null) problems.push(problem('base-syntax', '', { value: options.base ?? '' }));
   optional('$schema', (value, at) => readText(value, 'schema', at));
-  const own = optional('language', readLanguage) ?? defaultLanguage;
+  const own = optional('language', readLanguage) ?? siteFields.language.default;
   const others = optional('languages', (value, at) => readList(value, readLanguage, at)) ?? [];
   const languages: Languages = { own, all: [...new Set([own, ...others])] };
   const names = required('name', 'the name of the website', (value, at) => readTexts(value, 'name', languages, at));
@@ -96,7 +83,9 @@ export function checkSite(definition: unknown, options: SiteOptions = {}): SiteC
   const audiences = optional('audiences', (value, at) =>
     readList(value, (one, in_) => readName(one, 'the name of an audience', in_), at),
   );
-  const titles = optional('title', (value, at) => readTitles(value, languages, at)) ?? { [own]: defaultTitle };
+  const titles = optional('title', (value, at) => readTitles(value, languages, at)) ?? {
+    [own]: siteFields.title.default,
+  };
   const caseSensitive = options.caseSensitive ?? true;
   const context = { languages, audiences, caseSensitive };
   const read = required('entries', 'a list of pages', (value, at) => readEntries(value, context, at));

@@ -1,7 +1,9 @@
 /**
  * What a developer writes: the shape of a `*.site.json` file and of the value given to `defineSite`.
- * The JSON Schema `site.schema.json` says the same for editors; a test holds the two together.
+ * The fields that most entries do without are in `field-table.ts`, with all that is made of them.
  */
+
+import type { WrittenDetails } from './field-table.ts';
 
 /** Where an outside link opens. The default is the same tab. */
 export type Opens = 'same-tab' | 'new-tab';
@@ -10,7 +12,7 @@ export type Opens = 'same-tab' | 'new-tab';
 export type Localized = string | Readonly<Record<string, string>>;
 
 /** One node of the site: a page, a section, an outside link or an unlinked group. */
-export interface EntryDefinition {
+export interface EntryDefinition extends WrittenDetails {
   /** Unique in the file. Letters, digits, `-`, `_` and `.`, beginning with a letter. */
   readonly id: string;
   /** Text, never HTML. `{name}` is replaced by the param of that name. */
@@ -24,32 +26,6 @@ export interface EntryDefinition {
   readonly aliases?: readonly string[];
   /** Old site paths, which lead on to `href`. */
   readonly movedFrom?: readonly string[];
-  /** The keys of the address's query that make a different place. They are params like those of the path, but optional. */
-  readonly query?: readonly string[];
-  /** Who may see the entry and all below it: a visitor in any one of these audiences. Default: everyone. */
-  readonly audience?: readonly string[];
-  /** The page does not exist yet. */
-  readonly planned?: boolean;
-  /** Default: `same-tab`. */
-  readonly opens?: Opens;
-  /** A line that says more than the label. Text, never HTML. */
-  readonly summary?: Localized;
-  /** A word or figure beside the label. What is known only at run time is given to the menu instead. */
-  readonly badge?: Localized;
-  /** The name of an icon; the app says how a name becomes a drawing. */
-  readonly icon?: string;
-  /** The icon while the entry is marked. Default: `icon`. */
-  readonly currentIcon?: string;
-  /** The higher, the longer the entry stays in a bar that runs out of room. Default: 0. */
-  readonly priority?: number;
-  /** How spare and missing room is shared, as the CSS `flex` shorthand. */
-  readonly flex?: string;
-  /** False leaves the entry out of the breadcrumbs of what is below it. Default: true. */
-  readonly breadcrumb?: boolean;
-  /** False says that the entry is in no menu on purpose: pages link to it. Default: true. */
-  readonly listed?: boolean;
-  /** The name of the list that gives this entry its pages at run time. The `href` must have params. */
-  readonly records?: string;
   /** The entries below this one. */
   readonly entries?: readonly EntryDefinition[];
 }

@@ -1,4 +1,4 @@
-import type { Opens } from './definition.ts';
+import type { ReadDetails } from './field-table.ts';
 import type { PathTemplate } from './path-template.ts';
 
 /** Text by language; the site's own language is always among them. */
@@ -8,7 +8,7 @@ export type Texts = Readonly<Record<string, string>>;
 export const nothingByLanguage = Object.freeze(Object.create(null)) as Readonly<Record<string, never>>;
 
 /** One node of a checked site. */
-export interface Entry {
+export interface Entry extends Omit<ReadDetails, 'audience'> {
   readonly id: string;
   /** As written in the site's own language, with its placeholders; `labelOf` fills them. */
   readonly label: string;
@@ -27,21 +27,8 @@ export interface Entry {
   readonly isRoot: boolean;
   /** The names of the params in `href`, and after them the keys of its query. */
   readonly paramNames: readonly string[];
-  readonly query: readonly string[];
   /** The audiences that may see the entry, each set one level's condition; all must hold. Empty: everyone. */
   readonly audiences: readonly (readonly string[])[];
-  readonly planned: boolean;
-  readonly opens: Opens;
-  readonly summaries: Texts | null;
-  readonly badges: Texts | null;
-  readonly icon: string | null;
-  readonly currentIcon: string | null;
-  readonly priority: number;
-  readonly flex: string | null;
-  readonly breadcrumb: boolean;
-  /** False where it is in no menu on purpose. */
-  readonly listed: boolean;
-  readonly records: string | null;
   readonly parent: Entry | null;
   readonly entries: readonly Entry[];
   /** Its place among its siblings in the site file, from 0. */

@@ -2,6 +2,7 @@ import { errorText } from '../error-texts.ts';
 import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
 import type { Localized, SiteShape } from './definition.ts';
 import { nothingByLanguage, type Entry, type Texts } from './entry.ts';
+import { detailNames, noDetails, none } from './field-table.ts';
 import { findPathname } from './find.ts';
 import { createAddressIndex, type AddressIndex } from './match.ts';
 import { namesInTemplate, readTemplate, type PathTemplate } from './path-template.ts';
@@ -29,14 +30,21 @@ export function siteOf(site: Site | CompiledSite): Site {
   return known;
 }
 
-const none: readonly never[] = [];
-
 function load(compiled: CompiledSite): Site {
   const { language: own, languages = none, base = '', home, menus = {} } = compiled;
   const byId = new Map<string, Entry>();
   const templates: (readonly [Entry, CompiledEntry])[] = [];
   const textsOf = (text: Localized): Texts => (typeof text === 'string' ? { [own]: text } : text);
   const optionalTexts = (text: Localized | undefined) => (text === undefined ? null : textsOf(text));
+
+  /** Those of the details that are text by language. */
+  const detailTexts = (one: CompiledEntry): Partial<Entry> =>
+    Object.fromEntries(
+      detailNames.flatMap(({ name, type, readAs }) => {
+        const text = one[name as keyof CompiledEntry];
+        return type === 'localized' && text !== undefined ? [[readAs, textsOf(text as Localized)]] : [];
+      }),
+    );
 
   const loadEntry = (one: CompiledEntry, parent: Entry | null, index: number): Entry => {
     const labels = textsOf(one.label);
@@ -46,8 +54,9 @@ function load(compiled: CompiledSite): Site {
     const audiences = parent?.audiences ?? none;
     const entries: Entry[] = [];
     const entry: Entry = {
-      ...usual,
+      ...noDetails,
       ...one,
+      outside: one.outside ?? false,
       label: labels[own] ?? '',
       labels,
       href: hrefs?.[own] ?? null,
@@ -56,8 +65,7 @@ function load(compiled: CompiledSite): Site {
       isRoot: Object.values(written).some((list) => list.includes('/')),
       paramNames: [...new Set([...(written[own] ?? none).flatMap(namesInTemplate), ...query])],
       audiences: one.audience ? [...audiences, one.audience] : audiences,
-      summaries: optionalTexts(one.summary),
-      badges: optionalTexts(one.badge),
+      ...detailTexts(one),
       parent,
       entries,
       index,
@@ -122,21 +130,6 @@ function load(compiled: CompiledSite): Site {
   };
   return site;
 }
-
-/** What an entry is that says nothing else. */
-const usual = {
-  outside: false,
-  query: none,
-  planned: false,
-  opens: 'same-tab',
-  icon: null,
-  currentIcon: null,
-  priority: 0,
-  flex: null,
-  breadcrumb: true,
-  listed: true,
-  records: null,
-} satisfies Partial<Entry>;
 
 /** The templates of an entry, by language. A path that is its own template is not written twice. */
 function templatesOf({ href, outside, templates = [href as string] }: CompiledEntry, own: string): Entry['templates'] {

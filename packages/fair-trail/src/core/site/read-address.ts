@@ -3,7 +3,7 @@ import { readText, type FieldLocation } from './fields.ts';
 import { namesOf, type Path } from './path.ts';
 import { parsePathname, PathSyntaxError } from './pathname.ts';
 import { problem } from './problems.ts';
-import { none } from './read-details.ts';
+import { none } from './field-table.ts';
 
 /** The names of a path's params, in its order. */
 export function namesOfPath(path: Path): readonly string[] {

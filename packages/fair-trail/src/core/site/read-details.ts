@@ -1,6 +1,6 @@
 import { readFlex } from '../layout/flex.ts';
 import type { Opens } from './definition.ts';
-import type { Entry } from './entry.ts';
+import { detailNames, noDetails, type entryDetails, type ReadDetails } from './field-table.ts';
 import {
   readBoolean,
   readChoice,
@@ -24,88 +24,40 @@ export interface EntryContext {
   readonly audiences: readonly string[] | null;
 }
 
-/** The fields that few entries have. */
-export const detailFields = [
-  'query',
-  'audience',
-  'planned',
-  'opens',
-  'summary',
-  'badge',
-  'icon',
-  'currentIcon',
-  'priority',
-  'flex',
-  'breadcrumb',
-  'listed',
-  'records',
-] as const;
-
-/** What an entry may have besides its name, its addresses and its place in the tree. */
-export interface EntryDetails extends Pick<
-  Entry,
-  | 'query'
-  | 'planned'
-  | 'opens'
-  | 'summaries'
-  | 'badges'
-  | 'icon'
-  | 'currentIcon'
-  | 'priority'
-  | 'flex'
-  | 'breadcrumb'
-  | 'listed'
-  | 'records'
-> {
-  readonly audience: readonly string[] | null;
+/** What a detail is read with besides its value. */
+interface DetailContext extends EntryContext {
+  /** The names that are taken by the params of the path. */
+  readonly pathNames: readonly string[];
 }
 
-/** Shared by the many entries that have nothing of a kind. */
-export const none: readonly never[] = [];
+type Reader = (value: unknown, place: FieldLocation, what: string, context: DetailContext) => unknown;
 
-const noDetails: EntryDetails = {
-  query: none,
-  audience: null,
-  planned: false,
-  opens: 'same-tab',
-  summaries: null,
-  badges: null,
-  icon: null,
-  currentIcon: null,
-  priority: 0,
-  flex: null,
-  breadcrumb: true,
-  listed: true,
-  records: null,
+/** How a value of each type is read. Null, with a problem, where it is none of the type. */
+const readers: Readonly<Record<(typeof entryDetails)[keyof typeof entryDetails]['type'], Reader>> = {
+  boolean: readBoolean,
+  number: readNumber,
+  localized: (value, place, what, { languages }) => readTexts(value, what, languages, place),
+  name: (value, place, what) => readName(value, `the name of ${what === 'records' ? 'records' : 'an icon'}`, place),
+  query: (value, place, _, { pathNames }) => readQuery(value, pathNames, place),
+  audience: (value, place, _, { audiences }) => readAudience(value, audiences, place),
+  opens: (value, place) => readChoice<Opens>(value, ['same-tab', 'new-tab'], place),
+  flex: readFlexField,
 };
 
-/** Reads them; the many entries that have nothing of the kind share one value that says so. */
+/** Reads the details of an entry; the many that have nothing of the kind share one value that says so. */
 export function readDetails(
   object: Readonly<Record<string, unknown>>,
-  pathNames: readonly string[],
-  { languages, audiences }: EntryContext,
+  context: DetailContext,
   place: FieldLocation,
-): EntryDetails {
-  if (!detailFields.some((field) => object[field] !== undefined)) return noDetails;
-  const optional = <Value>(field: string, read: (value: unknown, at: FieldLocation) => Value | null) =>
-    readOptional(object, field, read, place);
-  const texts = (what: string) => (one: unknown, at: FieldLocation) => readTexts(one, what, languages, at);
-  const named = (what: string) => (one: unknown, at: FieldLocation) => readName(one, what, at);
-  return {
-    query: optional('query', (one, at) => readQuery(one, pathNames, at)) ?? none,
-    audience: optional('audience', (one, at) => readAudience(one, audiences, at)),
-    planned: optional('planned', readBoolean) ?? false,
-    opens: optional('opens', readOpens) ?? 'same-tab',
-    summaries: optional('summary', texts('summary')),
-    badges: optional('badge', texts('badge')),
-    icon: optional('icon', named('the name of an icon')),
-    currentIcon: optional('currentIcon', named('the name of an icon')),
-    priority: optional('priority', readNumber) ?? 0,
-    flex: optional('flex', readFlexField),
-    breadcrumb: optional('breadcrumb', readBoolean) ?? true,
-    listed: optional('listed', readBoolean) ?? true,
-    records: optional('records', named('the name of records')),
-  };
+): ReadDetails {
+  let details: Record<string, unknown> | undefined;
+  for (const { name, type, readAs } of detailNames) {
+    if (object[name] === undefined) continue;
+    const reader = readers[type as keyof typeof readers];
+    const read = readOptional(object, name, (value, at) => reader(value, at, name, context), place);
+    if (read !== null) (details ??= { ...noDetails })[readAs] = read;
+  }
+  return (details as unknown as ReadDetails | undefined) ?? noDetails;
 }
 
 function readQuery(value: unknown, taken: readonly string[], place: FieldLocation): string[] | null {
@@ -136,10 +88,6 @@ export function readAudience(value: unknown, known: readonly string[] | null, pl
     place.problems.push(problem('empty-text', place.pointer, { value: 'list of audiences' }));
   }
   return names;
-}
-
-function readOpens(value: unknown, place: FieldLocation): Opens | null {
-  return readChoice<Opens>(value, ['same-tab', 'new-tab'], place);
 }
 
 function readFlexField(value: unknown, place: FieldLocation): string | null {

@@ -18,9 +18,10 @@ import type { Path } from './path.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type ProblemCode } from './problems.ts';
 import { namesIn, namesOfPath, readHref, readPaths, sameNames } from './read-address.ts';
-import { detailFields, none, readDetails, type EntryContext } from './read-details.ts';
+import { entryFields, none } from './field-table.ts';
+import { readDetails, type EntryContext } from './read-details.ts';
 
-const entryFields = ['id', 'label', 'href', 'aliases', 'movedFrom', ...detailFields, 'entries'];
+const fieldNames = Object.keys(entryFields);
 
 /** The fields of other addresses, and whether those lead on to the entry's own. */
 const otherAddresses = [
@@ -84,7 +85,7 @@ class EntryReader implements EntryIndex {
   }
 
   #readEntry(value: unknown, parent: Entry | null, level: number, index: number, place: FieldLocation): Entry | null {
-    const object = readObject(value, entryFields, place);
+    const object = readObject(value, fieldNames, place);
     if (!object) return null;
     const before = this.#read.get(object);
     if (before) {
@@ -101,7 +102,7 @@ class EntryReader implements EntryIndex {
     if (hrefs && this.#languages.all.length > 1) checkKinds(hrefs, href ?? '', below(place, 'href'));
     const paths = hrefs && !outside ? this.#readPaths(hrefs, object['href'], below(place, 'href')) : nothingByLanguage;
     const pathNames = namesIn(paths[this.#languages.own] ?? none);
-    const details = readDetails(object, pathNames, this.#context, place);
+    const details = readDetails(object, { ...this.#context, pathNames }, place);
     const children: Entry[] = [];
     const entry: Entry = {
       id: id ?? '',
@@ -113,19 +114,8 @@ class EntryReader implements EntryIndex {
       templates: templatesOf(paths, this.#languages.own),
       isRoot: href !== null && Object.values(paths).some((ways) => ways.some((path) => path.length === 0)),
       paramNames: details.query.length === 0 ? pathNames : [...pathNames, ...details.query],
-      query: details.query,
+      ...details,
       audiences: details.audience ? [...(parent?.audiences ?? none), details.audience] : (parent?.audiences ?? none),
-      planned: details.planned,
-      opens: details.opens,
-      summaries: details.summaries,
-      badges: details.badges,
-      icon: details.icon,
-      currentIcon: details.currentIcon,
-      priority: details.priority,
-      flex: details.flex,
-      breadcrumb: details.breadcrumb,
-      listed: details.listed,
-      records: details.records,
       parent,
       entries: children,
       index,

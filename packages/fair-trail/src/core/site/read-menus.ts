@@ -1,4 +1,5 @@
 import type { Entry } from './entry.ts';
+import { menuItemFields } from './field-table.ts';
 import {
   below,
   readList,
@@ -92,17 +93,17 @@ class MenuReader {
 
   #readNode(value: unknown, level: number, place: FieldLocation): MenuNode | null {
     if (typeof value === 'string') return this.#readEntry(value, 1, {}, place);
-    const fields = fieldsOf(value);
-    const object = readObject(value, fields, place);
+    const kind = kindOf(value);
+    const object = readObject(value, Object.keys(menuItemFields[kind]), place);
     if (!object) return null;
-    if (fields.includes('divider')) return readDivider(object, place);
+    if (kind === 'divider') return readDivider(object, place);
     const readBelow = (list: unknown, at: FieldLocation) => this.readNodes(list, level + 1, at);
-    if (fields.includes('either')) {
+    if (kind === 'either') {
       const nodes = readRequired(object, 'either', 'a list of ids', readBelow, place);
       return { kind: 'choice', nodes: nodes ?? [] };
     }
     const readLabel = (text: unknown, at: FieldLocation) => readTexts(text, 'label', this.#languages, at);
-    if (fields.includes('action')) {
+    if (kind === 'action') {
       const action = readRequired(object, 'action', 'the name of an action', readAction, place);
       const labels = readRequired(object, 'label', 'the label of the action', readLabel, place);
       const icon = readOptional(object, 'icon', readIcon, place) ?? null;
@@ -116,12 +117,12 @@ class MenuReader {
         audiences: audience ? [audience] : [],
       };
     }
-    if (fields.includes('label')) {
+    if (kind === 'label') {
       const labels = readRequired(object, 'label', 'the title of the group', readLabel, place);
       const nodes = readRequired(object, 'entries', 'a list of ids', readBelow, place);
       return { kind: 'group', labels: labels ?? {}, nodes: nodes ?? [] };
     }
-    const depth = readOptional(object, 'depth', readDepth, place) ?? 1;
+    const depth = readOptional(object, 'depth', readDepth, place) ?? menuItemFields.entry.depth.default;
     const params = readOptional(object, 'params', readParams, place) ?? {};
     const node = this.#readEntry(object['entry'], depth, params, below(place, 'entry'));
     if (node?.kind === 'entry') this.#checkParams(node, below(place, 'params'));
@@ -171,14 +172,10 @@ class MenuReader {
   }
 }
 
-/** The fields of the kind of item that a value is most like; an entry's, where it is like none. */
-function fieldsOf(value: unknown): readonly string[] {
+/** The kind of item that a value is most like; one without any such field is more likely a group that lacks something. */
+function kindOf(value: unknown): keyof typeof menuItemFields {
   const has = (field: string) => typeof value === 'object' && value !== null && Object.hasOwn(value, field);
-  if (has('divider')) return ['divider'];
-  if (has('either')) return ['either'];
-  if (has('action')) return ['action', 'label', 'icon', 'audience'];
-  // A value with neither is more likely a group that lacks something: an entry alone would be written as its id.
-  return has('entry') ? ['entry', 'depth', 'params'] : ['label', 'entries'];
+  return (['divider', 'either', 'action', 'entry'] as const).find(has) ?? 'label';
 }
 
 function readAction(value: unknown, place: FieldLocation): string | null {
