@@ -1,4 +1,4 @@
-/** Types of everything, lint, format and size budgets. Changes nothing. */
+/** Types of everything, lint, format, size budgets and the public surface. Changes nothing. */
 import { installPackages, run, runSideBySide } from './run.mjs';
 
 installPackages();
@@ -14,3 +14,4 @@ await runSideBySide(
   ],
 );
 run(process.execPath, ['bench/sizes.mjs']);
+run(process.execPath, ['scripts/surface.mjs']);

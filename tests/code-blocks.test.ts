@@ -45,6 +45,25 @@ declare global {
   const subject: import('fair-trail/testing/vitest').MenuSubject;
   const mount: (content: ReactNode) => { unmount: () => void };
   const html: string;
+  const text: string;
+  const entry: import('fair-trail').Entry;
+  const position: import('fair-trail').Position;
+  const definition: import('fair-trail').SiteDefinition;
+  const compiled: import('fair-trail').CompiledSite;
+  const before: import('fair-trail').DefinedSite;
+  const after: import('fair-trail').DefinedSite;
+  const theme: import('fair-trail/color').Theme;
+  const page: import('fair-trail/testing').Navigation;
+  const drivenPage: import('fair-trail/testing/playwright').DrivenPage;
+  const vitestPage: import('vitest/browser').BrowserPage;
+  const userEvent: import('vitest/browser').UserEvent;
+  const dom: { window: Window };
+  const mountBar: import('fair-trail/testing/contracts').MountBar;
+  const mountBreadcrumbs: import('fair-trail/testing/contracts').MountBreadcrumbs;
+  const mountPage: import('fair-trail/testing/contracts').MountPage;
+  const mountSidebar: import('fair-trail/testing/contracts').MountSidebar;
+  const mountTabs: import('fair-trail/testing/contracts').MountTabs;
+  const mountTabLinks: import('fair-trail/testing/contracts').MountTabLinks;
   const container: HTMLElement;
   const isWritten: boolean;
   const askInDialog: () => Promise<boolean>;
@@ -90,6 +109,7 @@ const beside: Readonly<Record<string, string>> = {
   'styles.d.ts': 'declare module \'*.css\';\n/// <reference types="vite/client" />\n',
   'pages/today.tsx': 'export const Today = () => <h1>Today</h1>;',
   'pages/hides.tsx': 'export default () => <h1>Hides</h1>;',
+  'tides.tsx': 'export default () => <h1>Tides</h1>;',
 };
 
 test('the blocks in TypeScript compile', () => {

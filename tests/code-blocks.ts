@@ -17,9 +17,11 @@ export const pages: readonly string[] = [
   'README.md',
   'CONTRIBUTING.md',
   'CHANGELOG.md',
-  ...readdirSync(path.join(root, 'docs'))
-    .filter((name) => name.endsWith('.md'))
-    .map((name) => `docs/${name}`),
+  ...['docs', 'docs/reference'].flatMap((folder) =>
+    readdirSync(path.join(root, folder))
+      .filter((name) => name.endsWith('.md'))
+      .map((name) => `${folder}/${name}`),
+  ),
 ];
 
 export function codeBlocksIn(page: string): readonly CodeBlock[] {

@@ -12,6 +12,9 @@ export interface AuditReport {
   readonly summary: { readonly error: number; readonly warning: number; readonly advice: number };
 }
 
+/**
+ * A finding of an audit, with the pages and the width that it was found at.
+ */
 export interface ReportedFinding extends AuditFinding {
   readonly pages: readonly string[];
   /** The widths at which it is so, in CSS pixels: the first. */
@@ -20,6 +23,9 @@ export interface ReportedFinding extends AuditFinding {
   readonly state: string;
 }
 
+/**
+ * A rule that could not be tried on some pages, and why. That is no pass.
+ */
 export interface UncheckedRule {
   readonly rule: string;
   readonly pages: readonly string[];

@@ -19,6 +19,9 @@ export interface AuditSiteOptions extends Partial<
  *
  * @param address where to begin, such as `http://127.0.0.1:4310/`
  * @throws Failure with the code `no-browser` where there is none
+ * @example
+ * const report = await auditSite('http://127.0.0.1:4310/', { pages: 10 });
+ * report.findings.map(({ code, message }) => `${code}: ${message}`);
  */
 export async function auditSite(
   address: string,

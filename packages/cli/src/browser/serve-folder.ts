@@ -11,6 +11,10 @@ import { printable } from '../printable.ts';
  *
  * @param fallback the file that answers where there is none of the name, as for apps that make their pages themselves
  * @throws Failure where there is no such folder
+ * @example
+ * const { url, close } = await serveFolder('dist', 'index.html');
+ * const report = await auditSite(url);
+ * close();
  */
 export async function serveFolder(
   folder: string,

@@ -1,6 +1,7 @@
 import type { DefinedSite } from 'fair-trail';
 import { markOf } from 'fair-trail/internal/testing';
-import { everyItem, type PageReading } from 'fair-trail/testing';
+import type { PageReading } from 'fair-trail/testing';
+import { everyItem } from 'fair-trail/internal/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
 import { keyOf, pathOf, type ExpectedPage } from './stops.ts';
 import { WalkNotes } from './walk-report.ts';

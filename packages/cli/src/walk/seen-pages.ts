@@ -1,5 +1,6 @@
 import type { DefinedSite } from 'fair-trail';
-import { everyItem, type PageReading } from 'fair-trail/testing';
+import type { PageReading } from 'fair-trail/testing';
+import { everyItem } from 'fair-trail/internal/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
 import type { ExpectedPage } from './stops.ts';
 

@@ -1,6 +1,7 @@
 import type { DefinedSite } from 'fair-trail';
 import { type MenuReading, quoted } from 'fair-trail/internal/testing';
-import { everyItem, NavigationFailure, type PageReading } from 'fair-trail/testing';
+import { NavigationFailure, type PageReading } from 'fair-trail/testing';
+import { everyItem } from 'fair-trail/internal/testing';
 import { checkPage, essence, type WalkContext } from './check-page.ts';
 import { markedAsPage } from './seen-pages.ts';
 import { keyOf, pathOf, type ExpectedPage } from './stops.ts';

@@ -1,6 +1,7 @@
 import type { DefinedSite } from 'fair-trail';
 import { type ItemReading, type MenuReading, quoted } from 'fair-trail/internal/testing';
-import { everyItem, type NavigationFailure, type PageReading } from 'fair-trail/testing';
+import type { NavigationFailure, PageReading } from 'fair-trail/testing';
+import { everyItem } from 'fair-trail/internal/testing';
 import { keyOf, type ExpectedPage } from './stops.ts';
 
 /** Where a page stands among items: where it does so twice, under its label. */

@@ -5,6 +5,9 @@ import { toFinding, type AuditFinding, type NotChecked, type PageContext, type R
 import { rules } from './rules/all-rules.ts';
 import { selectorOf, tagOf } from './selector.ts';
 
+/**
+ * Which rules an audit tries, and where the page is.
+ */
 export interface AuditOptions {
   /** The ids of the rules to try; default: all. */
   readonly only?: readonly string[];
@@ -14,6 +17,9 @@ export interface AuditOptions {
   readonly url?: string;
 }
 
+/**
+ * What an audit of a document found, and what it could not check.
+ */
 export interface AuditResult {
   readonly findings: readonly AuditFinding[];
   readonly notChecked: readonly NotChecked[];
@@ -31,6 +37,9 @@ const mostPlaces = 50;
  * is told as not checked.
  *
  * @throws TypeError for a rule that there is not
+ * @example
+ * const { findings } = audit(document);
+ * for (const { code, message, selector, remedy } of findings) console.log(code, message, selector, remedy);
  */
 export function audit(document: Document, { only, skip = [], url }: AuditOptions = {}): AuditResult {
   const chosen = chooseRules(only, skip);

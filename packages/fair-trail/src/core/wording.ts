@@ -63,6 +63,12 @@ export interface Wording {
   readonly empty: string;
 }
 
+/**
+ * The words that components say by themselves, in English: the default of every `wording`.
+ *
+ * @example
+ * const wording = { ...englishWording, notFound: 'No such page' };
+ */
 export const englishWording: Wording = {
   mainNavigation: 'Main',
   menu: 'Menu',

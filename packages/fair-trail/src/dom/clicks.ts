@@ -9,6 +9,12 @@ export interface FollowedLink {
 /**
  * The link that a click follows, or null where the click is the browser's alone: with a modifier key or another button,
  * with `target` or `download`, inside of text that is being edited, or taken by someone else.
+ *
+ * @example
+ * container.addEventListener('click', (event) => {
+ *   const link = followedLink(event);
+ *   if (link) console.log(link.url);
+ * });
  */
 export function followedLink(event: MouseEvent): FollowedLink | null {
   if (event.defaultPrevented || !isPlainClick(event)) return null;

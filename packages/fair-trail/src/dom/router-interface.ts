@@ -7,6 +7,9 @@ import type { Arrival } from './arrivals.ts';
 import type { MayLeave } from './guards.ts';
 import type { Eagerness } from './speculation.ts';
 
+/**
+ * How the router goes to an address.
+ */
 export interface NavigateOptions {
   /** Default: `auto`. */
   readonly history?: HistoryBehavior;
@@ -54,6 +57,9 @@ export interface Presenter {
   warn(code: WarningCode, cause?: unknown): void;
 }
 
+/**
+ * What a router needs to know.
+ */
 export interface RouterSettings {
   readonly site: Site;
   readonly history: SessionHistory;

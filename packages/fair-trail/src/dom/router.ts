@@ -18,6 +18,14 @@ import { PendingLink } from './pending-link.ts';
 import type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
 import { ViewChanges } from './view-changes.ts';
 
+/**
+ * Opens a router in a window. It does nothing to the page before `connect` is called, and nothing after what that returns.
+ *
+ * @example
+ * const router = openRouter({ site, window, history: browserHistory(window) });
+ * const disconnect = router.connect();
+ * router.subscribe(() => console.log(router.state.position.entry?.id));
+ */
 export function openRouter(settings: RouterSettings): Router & Presenter {
   return new BrowserRouter(settings);
 }

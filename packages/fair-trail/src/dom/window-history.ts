@@ -48,17 +48,31 @@ const hashes: Addressing = {
 /**
  * The browser's own session history: by the Navigation API where there is one, which can stop a change before it is
  * seen, and by the History API elsewhere. Both behave alike.
+ *
+ * @example
+ * const router = openRouter({ site, window, history: browserHistory(window) });
  */
 export function browserHistory(window: Window): SessionHistory {
   return navigationOf(window) ? navigationHistory(window) : windowHistory(window);
 }
 
-/** The browser's own session history, by the History API alone (HTML standard, section 7.2.5). */
+/**
+ * The browser's own session history, by the History API alone (HTML standard, section 7.2.5).
+ *
+ * @example
+ * const router = openRouter({ site, window, history: windowHistory(window) });
+ */
 export function windowHistory(window: Window): SessionHistory {
   return new BrowserHistory(window, paths, null);
 }
 
-/** The same with the Navigation API (HTML standard, section 7.2.6). @throws TypeError where there is none */
+/**
+ * The same with the Navigation API (HTML standard, section 7.2.6).
+ *
+ * @throws TypeError where there is none
+ * @example
+ * const history = 'navigation' in window ? navigationHistory(window) : windowHistory(window);
+ */
 export function navigationHistory(window: Window): SessionHistory {
   const navigation = navigationOf(window);
   if (!navigation) throw new TypeError(errorText('navigation-missing'));
@@ -68,6 +82,9 @@ export function navigationHistory(window: Window): SessionHistory {
 /**
  * Keeps the site's addresses in the hash (`#/hides`), for a server that answers with one file only. Such addresses never
  * reach a server, so nothing can be rendered for them in advance.
+ *
+ * @example
+ * const router = openRouter({ site, window, history: hashHistory(window) });
  */
 export function hashHistory(window: Window): SessionHistory {
   return new BrowserHistory(window, hashes, navigationOf(window));

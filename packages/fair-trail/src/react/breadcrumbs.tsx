@@ -17,6 +17,9 @@ import { useShared } from './use-shared.ts';
 import { useStable } from './use-stable.ts';
 import { ViewRoot } from './view.tsx';
 
+/**
+ * The properties of `Breadcrumbs`.
+ */
 export interface BreadcrumbsProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
   /**
    * Whether steps are folded away behind a button: as many as must, for the rest to `fit` in one line; `always` all but the
@@ -44,7 +47,12 @@ export interface BreadcrumbsProps extends Omit<HTMLAttributes<HTMLElement>, 'chi
   readonly structuredData?: boolean;
 }
 
-/** The way from the home page to the current one. Nothing on the home page itself. */
+/**
+ * The way from the home page to the current one. Nothing on the home page itself.
+ *
+ * @example
+ * <Breadcrumbs keepLast={2} />
+ */
 export const Breadcrumbs = forwardRef<HTMLElement, BreadcrumbsProps>(function Breadcrumbs(props, ref) {
   const { fold = 'fit', keepFirst = 1, keepLast = 2, current = 'text', whenNarrow = 'fold', ...behind } = props;
   const { siblings = false, separator, icon, structuredData = false, ...attributes } = behind;

@@ -26,7 +26,12 @@ export interface FooterNavProps extends Omit<HTMLAttributes<HTMLElement>, 'child
 
 const send = () => undefined;
 
-/** The navigation at the foot of the page, with its titled groups. */
+/**
+ * The navigation at the foot of the page, with its titled groups.
+ *
+ * @example
+ * <FooterNav menu="footer" />
+ */
 export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function FooterNav(props, ref) {
   const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
   const { site, wording } = useSurroundings();

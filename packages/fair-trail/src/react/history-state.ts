@@ -6,6 +6,13 @@ const nothing = () => () => undefined;
 /**
  * What the app keeps with the current history entry, and a function that keeps something else. It is there again after
  * Back, Forward and a reload. Undefined where nothing is kept.
+ *
+ * @example
+ * function Gallery() {
+ *   const [state, keepState] = useHistoryState();
+ *   const photo = typeof state === 'number' ? state : 0;
+ *   return <button onClick={() => keepState(photo + 1)}>Photo {photo}</button>;
+ * }
  */
 export function useHistoryState(): readonly [state: unknown, keepState: (state: unknown) => void] {
   const router = useContext(PresenterContext);

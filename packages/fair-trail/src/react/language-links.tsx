@@ -12,7 +12,12 @@ export interface LanguageLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'c
 
 const surroundings: ViewSurroundings = { slots: {}, send: () => undefined };
 
-/** Links to the same page in each of the site's languages. */
+/**
+ * Links to the same page in each of the site's languages.
+ *
+ * @example
+ * <LanguageLinks names={{ cy: 'Cymraeg' }} />
+ */
 export const LanguageLinks = forwardRef<HTMLElement, LanguageLinksProps>(function LanguageLinks(props, ref) {
   const { names, ...attributes } = props;
   const { site, wording } = useSurroundings();

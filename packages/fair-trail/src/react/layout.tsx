@@ -25,7 +25,14 @@ const send = () => undefined;
 
 const mainContent = 'main, [role="main"]';
 
-/** What all pages share: notice, bar, sidebar, content and footer, each where it belongs. */
+/**
+ * What all pages share: notice, bar, sidebar, content and footer, each where it belongs.
+ *
+ * @example
+ * <Layout bar={<Navbar />} sidebar={<Sidebar menu="main" />}>
+ *   <Stage pages={pages} />
+ * </Layout>
+ */
 export const Layout = forwardRef<HTMLElement, PageLayoutProps>(function Layout(props, ref) {
   const { notice, bar, sidebar, footer, children, ...attributes } = props;
   const root = useRoot(ref);

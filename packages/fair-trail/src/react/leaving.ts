@@ -8,6 +8,11 @@ import { PresenterContext, useBrowserLayoutEffect } from './trail-context.ts';
  *
  * @param mayLeave says whether the page may be left, or promises to, such as by the answer to a dialog; null while there
  *   is nothing to lose
+ * @example
+ * function Form() {
+ *   useMayLeave(isWritten ? () => askInDialog() : null);
+ *   return <form />;
+ * }
  */
 export function useMayLeave(mayLeave: MayLeave | null): void {
   const router = useContext(PresenterContext);

@@ -30,6 +30,9 @@ import { useShared } from './use-shared.ts';
 import { useToggle } from './use-toggle.ts';
 import { ViewRoot } from './view.tsx';
 
+/**
+ * The properties of a `Navbar`.
+ */
 export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** The menu of the site file whose items the bar shows. Default: `main`. */
   readonly menu?: string;
@@ -75,7 +78,12 @@ export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly children?: ReactNode;
 }
 
-/** The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short. */
+/**
+ * The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short.
+ *
+ * @example
+ * <Navbar brand={<Logo />} end={<BookButton />} whenNarrow="panel" />
+ */
 export const Navbar = forwardRef<HTMLElement, NavbarProps>(function Navbar(props, ref) {
   const { menu = 'main', label, brand, start, end, icon, element = 'header', ...behind } = props;
   const { expanded, onToggle, whenNarrow = 'panel', endPlace = 'row', alwaysToggle = false, ...further } = behind;

@@ -18,7 +18,12 @@ export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly children?: ReactNode;
 }
 
-/** A strip above the page that the reader can send away. That is remembered across reloads, where the browser lets it. */
+/**
+ * A strip above the page that the reader can send away. That is remembered across reloads, where the browser lets it.
+ *
+ * @example
+ * <Notice name="tower-closed">The tower is closed until Friday.</Notice>
+ */
 export const Notice = forwardRef<HTMLElement, NoticeProps>(function Notice(props, ref) {
   const { name, label, onDismiss, children, ...attributes } = props;
   const { wording } = useSurroundings();

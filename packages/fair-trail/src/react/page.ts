@@ -10,12 +10,17 @@ export interface PageProps {
   readonly params: Readonly<Record<string, string>>;
 }
 
+/**
+ * A page of a `Stage`: a component, or one that is loaded when it is needed.
+ */
 export type Page = ComponentType<PageProps>;
 
 /**
  * A page that is loaded when it is first needed, and once: `lazyPage(() => import('./tides.tsx'))`.
  *
  * @param load answers the page, or a module that has it as its default export
+ * @example
+ * const pages: StagePages = { tides: lazyPage(() => import('./tides.tsx')) };
  */
 export function lazyPage(load: (request: LoadRequest) => Promise<Loaded<Page>>): LazyPage<Page> {
   return new LazyPage(load);
@@ -29,6 +34,7 @@ export interface FailedPageProps extends PageProps {
   readonly retry: () => void;
 }
 
+/** What a layout of a `Stage` is given. */
 export interface LayoutProps {
   readonly position: Position;
   readonly children?: ReactNode;

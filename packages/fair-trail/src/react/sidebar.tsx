@@ -21,6 +21,9 @@ import { useStable } from './use-stable.ts';
 import { useAnnex, useFilter, useGroups, useOverlay } from './use-sidebar.ts';
 import { ViewRoot } from './view.tsx';
 
+/**
+ * The properties of a `Sidebar`.
+ */
 export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** The menu of the site file whose items it shows: its groups are titled sections. Default: `main`. */
   readonly menu?: string;
@@ -74,7 +77,12 @@ const noIds: readonly string[] = [];
 type SidebarEvent =
   OverlayEvent | GroupsEvent | AnnexEvent | { readonly type: 'close-annex' } | { readonly type: 'rail' };
 
-/** The navigation at the side: sections, groups that open in place, a rail of icons, a second panel. */
+/**
+ * The navigation at the side: sections, groups that open in place, a rail of icons, a second panel.
+ *
+ * @example
+ * <Sidebar menu="main" label="Sections" whenNarrow="cover" />
+ */
 export const Sidebar = forwardRef<HTMLElement, SidebarProps>(function Sidebar(props, ref) {
   const {
     menu = 'main',

@@ -12,7 +12,12 @@ export interface SkipLinkProps extends Omit<AnchorHTMLAttributes<HTMLElement>, '
 
 const surroundings: ViewSurroundings = { slots: {}, send: () => undefined };
 
-/** A link past the navigation, or several. Put it first on the page; each is seen when it has focus. */
+/**
+ * A link past the navigation, or several. Put it first on the page; each is seen when it has focus.
+ *
+ * @example
+ * <SkipLink />
+ */
 export const SkipLink = forwardRef<HTMLElement, SkipLinkProps>(function SkipLink(props, ref) {
   const { targetId, targets, ...attributes } = props;
   const { wording } = useSurroundings();

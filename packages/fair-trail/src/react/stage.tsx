@@ -40,6 +40,9 @@ import {
 } from './trail-context.ts';
 import { ViewRoot } from './view.tsx';
 
+/**
+ * The properties of a `Stage`.
+ */
 export interface StageProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
   /** The page of each entry, by the entry's id. A stage within another one has the outer one's by default. */
   readonly pages?: StagePages;
@@ -73,7 +76,12 @@ interface DrawnContent {
   readonly url: string;
 }
 
-/** Shows the page of the current position, as the document's main content. */
+/**
+ * Shows the page of the current position, as the document's main content.
+ *
+ * @example
+ * <Stage pages={{ tides: lazyPage(() => import('./tides.tsx')) }} />
+ */
 export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, ref) {
   const { pages, layouts, notFound, denied, planned, failed, ...attributes } = props;
   const outer = useContext(OuterContext);

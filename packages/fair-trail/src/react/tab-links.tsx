@@ -25,7 +25,12 @@ export interface TabLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'childr
   readonly icon?: (name: string) => ReactNode;
 }
 
-/** A strip of links that looks like tabs: for pages beside each other, each with an address of its own. */
+/**
+ * A strip of links that looks like tabs: for pages beside each other, each with an address of its own.
+ *
+ * @example
+ * <TabLinks menu="hides" label="Hides" />
+ */
 export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks(props, ref) {
   const { menu, label, widths = 'natural', icon, ...attributes } = props;
   const { wording } = useSurroundings();

@@ -35,6 +35,9 @@ import { useShared } from './use-shared.ts';
 import { useStable } from './use-stable.ts';
 import { ViewRoot } from './view.tsx';
 
+/**
+ * The properties of `Tabs`.
+ */
 export interface TabsProps extends Omit<HTMLAttributes<HTMLElement>, 'onSelect'> {
   /** The tabs, in their order. They may change: where the selected one goes, the next takes its place. */
   readonly tabs: readonly TabDescription[];
@@ -81,7 +84,16 @@ function useTabs(): TabsContextValue {
   return context;
 }
 
-/** Tabs with panels. It holds a `Tablist`, and a `Tabpanel` for each tab. */
+/**
+ * Tabs with panels. It holds a `Tablist`, and a `Tabpanel` for each tab.
+ *
+ * @example
+ * <Tabs tabs={[{ id: 'map', label: 'Map' }, { id: 'log', label: 'Log' }]} label="Causeway Hide">
+ *   <Tablist />
+ *   <Tabpanel id="map"><HidesMap /></Tabpanel>
+ *   <Tabpanel id="log"><Sightings of="causeway" /></Tabpanel>
+ * </Tabs>
+ */
 export const Tabs = forwardRef<HTMLElement, TabsProps>(function Tabs(props, ref) {
   const { tabs, label, selected, initial, onSelect, activation = 'automatic', linkedTo, ...behind } = props;
   const { orientation = 'horizontal', widths = 'natural', panels = 'all', icon, children, ...attributes } = behind;
@@ -205,7 +217,13 @@ function hashValue(url: string): string | null {
 
 export type TablistProps = HTMLAttributes<HTMLElement>;
 
-/** The row of tabs. Without content it prints all of them; with it, each is a `Tab` among the app's own markup. */
+/**
+ * The row of tabs. Without content it prints all of them; with it, each is a `Tab` among the app's own markup.
+ *
+ * @example
+ * const tabs = page.tabs('Causeway Hide');
+ * await tabs.select('Log');
+ */
 export const Tablist = forwardRef<HTMLElement, TablistProps>(function Tablist({ children, ...attributes }, ref) {
   const { view: options, send, icon } = useTabs();
   const root = useRoot(ref);
@@ -231,7 +249,17 @@ export interface TabProps extends HTMLAttributes<HTMLElement> {
   readonly id: string;
 }
 
-/** One tab, with content of its own. Nothing where there is no tab of that id. */
+/**
+ * One tab, with content of its own. Nothing where there is no tab of that id.
+ *
+ * @example
+ * <Tabs tabs={[{ id: 'map', label: 'Map' }]} label="Hide">
+ *   <Tablist>
+ *     <Tab id="map"><Icon name="map" /> Map</Tab>
+ *   </Tablist>
+ *   <Tabpanel id="map"><HidesMap /></Tabpanel>
+ * </Tabs>
+ */
 export const Tab = forwardRef<HTMLElement, TabProps>(function Tab({ id, children, ...attributes }, ref) {
   const { view: options, send, icon } = useTabs();
   const tab = options.tabs.find((one) => one.id === id);
@@ -255,7 +283,12 @@ export interface TabpanelProps extends HTMLAttributes<HTMLElement> {
   readonly id: string;
 }
 
-/** What a tab shows. */
+/**
+ * What a tab shows.
+ *
+ * @example
+ * <Tabpanel id="map"><HidesMap /></Tabpanel>
+ */
 export const Tabpanel = forwardRef<HTMLElement, TabpanelProps>(function Tabpanel(props, ref) {
   const { id, children, ...attributes } = props;
   const { view: options, isPresent } = useTabs();

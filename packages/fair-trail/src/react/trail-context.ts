@@ -82,18 +82,42 @@ export function useLocationPart<Value>(select: (place: TrailLocation) => Value):
   return useSyncExternalStore(subscribe, readPart, readPart);
 }
 
-/** All that a trail's components know. @throws Error outside of a `Trail` */
+/**
+ * All that a trail's components know.
+ *
+ * @throws Error outside of a `Trail`
+ * @example
+ * function LogOutButton() {
+ *   const { navigate } = useTrail();
+ *   return <button onClick={() => navigate('/')}>Log out</button>;
+ * }
+ */
 export function useTrail(): TrailContext {
   const surroundings = useSurroundings();
   const place = useLocationPart((current) => current);
   return useMemo(() => ({ ...surroundings, ...place }), [surroundings, place]);
 }
 
-/** Where the visitor is in the site. Within a `Stage`, where the page that is shown is. */
+/**
+ * Where the visitor is in the site. Within a `Stage`, where the page that is shown is.
+ *
+ * @example
+ * function Section() {
+ *   return <p>{usePosition().path[0]?.label}</p>;
+ * }
+ */
 export function usePosition(): Position {
   return useLocationPart(({ position }) => position);
 }
 
+/**
+ * The site of the `Trail` around the component.
+ *
+ * @example
+ * function SiteName() {
+ *   return <strong>{useSite().name}</strong>;
+ * }
+ */
 export function useSite(): Site {
   return useSurroundings().site;
 }

@@ -9,6 +9,9 @@ import { PrintedLink } from './links.tsx';
 import { namesIn, useAddressCheck, useNameChecks } from './name-checks.ts';
 import { useLocationPart, useSurroundings } from './trail-context.ts';
 
+/**
+ * The properties of a `TrailLink`.
+ */
 export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> {
   /** The id of the entry to link to. */
   readonly entry: string;
@@ -26,6 +29,9 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
  *
  * For an entry that the site does not have, or whose address cannot be written with these params, it is a link that leads
  * nowhere and says so (`aria-disabled`), and a development build warns: `entry-unknown` or `link-without-address`.
+ *
+ * @example
+ * <TrailLink entry="species-page" params={{ slug: 'avocet' }}>Avocet</TrailLink>
  */
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
   const { entry: id, params, search = '', hash = '', children, ...attributes } = props;

@@ -18,6 +18,9 @@ import { browserHistory } from '../dom/window-history.ts';
 import { Provide, type SharedProps } from './provide.tsx';
 import { fixedLocation, useBrowserLayoutEffect, type TrailLocation, type LocationSource } from './trail-context.ts';
 
+/**
+ * The properties of a `Trail`.
+ */
 export interface TrailProps extends Omit<SharedProps, 'site'> {
   /** What `defineSite` or `loadSite` returns, or a site that is compiled and not loaded yet. */
   readonly site: Site | CompiledSite;
@@ -39,7 +42,17 @@ export interface TrailProps extends Omit<SharedProps, 'site'> {
 
 type LoadedProps = Omit<TrailProps, 'site' | 'url' | 'history'> & Pick<SharedProps, 'site'>;
 
-/** Gives the components within it the site, the position in it, and who is looking. */
+/**
+ * Gives the components within it the site, the position in it, and who is looking.
+ *
+ * @example
+ * createRoot(container).render(
+ *   <Trail site={site}>
+ *     <Navbar />
+ *     <Stage pages={pages} />
+ *   </Trail>,
+ * );
+ */
 export function Trail({ url, history, site, ...others }: TrailProps): ReactNode {
   const props = { ...others, site: siteOf(site) };
   useBrowserLayoutEffect(() => markScripted(document), []);

@@ -119,7 +119,15 @@ export interface PartProps extends HTMLAttributes<HTMLElement> {
   readonly name: string;
 }
 
-/** One part of the component around it, wherever the app's own markup wants it. Nothing where there is none now. */
+/**
+ * One part of the component around it, wherever the app's own markup wants it. Nothing where there is none now.
+ *
+ * @example
+ * <Navbar>
+ *   <Part name="brand"><Logo /></Part>
+ *   <Part name="list" />
+ * </Navbar>
+ */
 export const Part = forwardRef<HTMLElement, PartProps>(function Part({ name, className, ...attributes }, ref) {
   const view = useContext(PartsContext);
   const send = useContext(SendContext);

@@ -11,6 +11,9 @@ export interface OwnSpecimens {
   readonly rows: readonly OwnSpecimen[];
 }
 
+/**
+ * One component of the app's own, in one state.
+ */
 export interface OwnSpecimen {
   readonly label: string;
   /** `rest`, `hover`, `focus` and `pressed` are shown by the app's own stylesheets; any other is the app's to draw. */

@@ -30,6 +30,9 @@ import { useConditions } from './use-conditions.ts';
 import { useSame } from './use-same.ts';
 import { WholePage } from './whole-page.tsx';
 
+/**
+ * The properties of a `Sheet`.
+ */
 export interface SheetProps {
   readonly site: DefinedSite;
   /** Default: none. */
@@ -69,7 +72,12 @@ const noBadges: Badges = {};
 const ownThemes = ['default', 'estuary'];
 const noOwn: readonly OwnSpecimens[] = [];
 
-/** Every component in every state, made from the site and the stylesheets that the app itself uses. */
+/**
+ * Every component in every state, made from the site and the stylesheets that the app itself uses.
+ *
+ * @example
+ * createRoot(container).render(<Sheet site={site} />);
+ */
 export function Sheet(props: SheetProps): ReactNode {
   const { site: whole, badges = noBadges, themes = ownThemes, styles = 'document', own = noOwn } = props;
   const { icon, brand, end, problems = whole.problems, names = null, menus: givenMenus } = props;

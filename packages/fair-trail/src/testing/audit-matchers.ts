@@ -8,7 +8,9 @@ interface WithFindings {
   readonly findings: readonly Pick<AuditFinding, 'code' | 'severity' | 'message' | 'selector' | 'remedy'>[];
 }
 
-/** From which weight on a finding fails. Default: `error`. */
+/**
+ * From which weight on a finding fails. Default: `error`.
+ */
 export interface SoundnessOptions extends AuditOptions {
   readonly failOn?: 'error' | 'warning' | 'advice';
 }
@@ -18,6 +20,10 @@ const weights = ['advice', 'warning', 'error'] as const;
 /**
  * A matcher for `expect.extend`: a document is read by the rules of the audit; a report of `auditSite` is taken as it is. What
  * fails is told as the command tells it, each with its place and its remedy.
+ *
+ * @example
+ * expect.extend({ toHaveSoundNavigation });
+ * expect(document).toHaveSoundNavigation();
  */
 export function toHaveSoundNavigation(
   received: Document | WithFindings,

@@ -35,7 +35,16 @@ interface FailureDetails {
   readonly tree?: string;
 }
 
-/** Something that a user would have done could not be done. It names what was looked for, what was there, and a likely reason. */
+/**
+ * Something that a user would have done could not be done. It names what was looked for, what was there, and a likely reason.
+ *
+ * @example
+ * try {
+ *   await page.menu('Main').choose('Hides');
+ * } catch (error) {
+ *   if (error instanceof NavigationFailure) console.log(error.code, error.remedy);
+ * }
+ */
 export class NavigationFailure extends Error implements Report<FailureCode, 'error'> {
   override readonly name = 'NavigationFailure';
   readonly code: FailureCode;
@@ -55,7 +64,17 @@ export class NavigationFailure extends Error implements Report<FailureCode, 'err
   }
 }
 
-/** The host cannot judge what was asked of it: neither a pass nor a failure of the page. */
+/**
+ * The host cannot judge what was asked of it: neither a pass nor a failure of the page.
+ *
+ * @example
+ * try {
+ *   await page.key('Tab');
+ * } catch (error) {
+ *   if (!(error instanceof NotJudged)) throw error;
+ *   console.log(error.message);
+ * }
+ */
 export class NotJudged extends Error {
   override readonly name = 'NotJudged';
 

@@ -1,11 +1,9 @@
 export { NavigationFailure, NotJudged } from './failures.ts';
-export { everyItem } from './find.ts';
 export type { Host } from './host.ts';
 export { browserHost } from './hosts/browser-host.ts';
 export { simulatedHost } from './hosts/simulated-host.ts';
-export { marksOf, type Menu } from './menu.ts';
+export type { Menu } from './menu.ts';
 export { navigation, type Navigation } from './navigation.ts';
 export type { PageReading } from './page/reading.ts';
 export type { Tablist } from './tablist.ts';
-export { treeOf } from './tree.ts';
 export type { NavigationOptions } from './use.ts';

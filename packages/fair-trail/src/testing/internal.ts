@@ -3,3 +3,6 @@
 export { markOf } from './menu.ts';
 export type { ItemReading, MenuReading } from './page/reading.ts';
 export { quoted } from './tree.ts';
+export { everyItem } from './find.ts';
+export { marksOf } from './menu.ts';
+export { treeOf } from './tree.ts';

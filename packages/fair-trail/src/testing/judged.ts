@@ -11,6 +11,9 @@ interface TestContext {
  * ```ts
  * test('the menu fits', judged(async () => { await nav.at({ width: 320 }); … }));
  * ```
+ *
+ * @example
+ * test('Tab reaches the menu', judged(async () => page.key('Tab')));
  */
 export function judged<Context extends TestContext>(
   run: (context: Context) => Promise<void>,

@@ -59,6 +59,9 @@ function markLikely(menu: MenuReading, marks: readonly MarkReading[], way: reado
 /**
  * Matchers for `expect.extend`. All of them are asynchronous, since they wait a moment for what is still on its way; all of
  * them tell what was expected, what was found, a likely reason, and the menu as a small tree.
+ *
+ * @example
+ * expect.extend(navigationMatchers);
  */
 export const navigationMatchers = {
   /** That these names, in this order, can be seen in the menu now. */

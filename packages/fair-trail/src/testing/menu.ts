@@ -20,7 +20,14 @@ interface FoundItem<Item> {
   readonly menu: MenuReading;
 }
 
-/** A menu of a page, as it is used. Each question and each act looks at the page as it is then. */
+/**
+ * A menu of a page, as it is used. Each question and each act looks at the page as it is then.
+ *
+ * @example
+ * const menu = page.menu('Main');
+ * await menu.open('Hides');
+ * await menu.choose('Hides', 'Causeway Hide');
+ */
 export class Menu {
   readonly #use: Use;
   readonly #find: (page: PageReading) => MenuReading;

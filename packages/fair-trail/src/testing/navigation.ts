@@ -21,7 +21,13 @@ interface TextSize {
   readonly textSize: number;
 }
 
-/** The navigation of a page, in the words of those who use it. */
+/**
+ * The navigation of a page, in the words of those who use it.
+ *
+ * @example
+ * const page: Navigation = await open('/hides');
+ * await page.back();
+ */
 export class Navigation {
   readonly #use: Use;
 
@@ -216,6 +222,10 @@ export class Navigation {
  * The navigation of the page in a host.
  *
  * @param options how long is waited for what must come
+ * @example
+ * const page = navigation(browserHost({ page: vitestPage, userEvent }));
+ * await page.menu('Main').choose('Hides');
+ * (await page.place()).heading; // 'Hides'
  */
 export function navigation(host: Host, options: NavigationOptions = {}): Navigation {
   return new Navigation(new Use(host, options.by ?? 'mouse', options.patience ?? 3000));

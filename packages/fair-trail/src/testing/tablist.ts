@@ -4,7 +4,13 @@ import type { PageReading, TablistReading, TabReading } from './page/reading.ts'
 import { quoted } from './tree.ts';
 import type { Use } from './use.ts';
 
-/** The tabs of a page, as they are used (ARIA Authoring Practices, tabs pattern). */
+/**
+ * The tabs of a page, as they are used (ARIA Authoring Practices, tabs pattern).
+ *
+ * @example
+ * const tabs = page.tabs('Causeway Hide');
+ * await tabs.select('Log');
+ */
 export class Tablist {
   readonly #use: Use;
   readonly #name: Name | undefined;

@@ -11,6 +11,11 @@ interface CommandContext {
 /**
  * A command for Vitest's browser mode (`browser.commands` in its configuration) that taps the middle of what a selector finds,
  * with a finger. It runs beside the browser, which alone can make real touches. The context needs `hasTouch`.
+ *
+ * @example
+ * import { defineConfig } from 'vitest/config';
+ *
+ * export default defineConfig({ test: { browser: { commands: { tap } } } });
  */
 export async function tap(context: CommandContext, selector: string): Promise<void> {
   await (await context.frame()).locator(selector).tap();

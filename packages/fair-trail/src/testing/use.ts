@@ -4,6 +4,9 @@ import type { LinkReading, PageReading } from './page/reading.ts';
 import { quoted } from './tree.ts';
 import { waitUntil } from './waiting.ts';
 
+/**
+ * How a test uses a page.
+ */
 export interface NavigationOptions {
   /** With what it is used. Default: `mouse`. */
   readonly by?: Input;

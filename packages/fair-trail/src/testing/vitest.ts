@@ -6,7 +6,7 @@ afterEach(restoreTextSizes);
 
 export { judged } from './judged.ts';
 export { navigationMatchers } from './matchers.ts';
-export { registerContract, type SkippedPart } from './contracts/contract.ts';
+export type { SkippedParts } from './contracts/contract.ts';
 export {
   breadcrumbPages,
   breadcrumbTrailContract,

@@ -26,7 +26,12 @@ import {
   zoomPrevented,
 } from './structure.ts';
 
-/** Every rule for what can be read in a document, without using it. */
+/**
+ * Every rule for what can be read in a document, without using it.
+ *
+ * @example
+ * const ids = rules.map(({ id }) => id);
+ */
 export const rules: readonly Rule[] = [
   linkWithoutName,
   controlWithoutName,

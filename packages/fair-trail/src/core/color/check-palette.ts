@@ -13,7 +13,12 @@ export interface PairResult {
   readonly nearest: Color | null;
 }
 
-/** Every pair of colors that meet, in every state. */
+/**
+ * Every pair of colors that meet, in every state.
+ *
+ * @example
+ * const failing = checkPalette(theme.light).filter(({ passes }) => !passes);
+ */
 export function checkPalette(palette: Palette): readonly PairResult[] {
   return colorPairs.map((pair) => {
     const [foreground, background] = [palette[pair.foreground], palette[pair.background]];

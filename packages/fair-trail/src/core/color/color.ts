@@ -12,7 +12,14 @@ export interface Oklch {
   readonly hue: number;
 }
 
-/** Reads `#rgb` or `#rrggbb`. @returns null for anything else; a color with transparency has no contrast of its own */
+/**
+ * Reads `#rgb` or `#rrggbb`.
+ *
+ * @returns null for anything else; a color with transparency has no contrast of its own
+ * @example
+ * readHex('#1c1f1a'); // { red: 0.11, green: 0.12, blue: 0.1 }
+ * readHex('green'); // null
+ */
 export function readHex(text: string): Color | null {
   const short = /^#([\da-f])([\da-f])([\da-f])$/iu.exec(text);
   const long = short ? short.map((digit) => digit + digit) : /^#([\da-f]{2})([\da-f]{2})([\da-f]{2})$/iu.exec(text);
@@ -28,7 +35,12 @@ export function readComputedColor(text: string): Color | null {
   return { red: Number(red) / 255, green: Number(green) / 255, blue: Number(blue) / 255 };
 }
 
-/** As `#rrggbb`. */
+/**
+ * As `#rrggbb`.
+ *
+ * @example
+ * writeHex({ red: 1, green: 1, blue: 1 }); // '#ffffff'
+ */
 export function writeHex({ red, green, blue }: Color): string {
   const digits = [red, green, blue].map((part) => {
     return Math.round(Math.min(1, Math.max(0, part)) * 255)
@@ -56,7 +68,14 @@ export function luminance({ red, green, blue }: Color): number {
   return 0.2126 * toLinear(red) + 0.7152 * toLinear(green) + 0.0722 * toLinear(blue);
 }
 
-/** WCAG 2.2, the definition of contrast ratio: from 1 to 21. */
+/**
+ * WCAG 2.2, the definition of contrast ratio: from 1 to 21.
+ *
+ * @example
+ * const ink = readHex('#1c1f1a');
+ * const paper = readHex('#fcfcf7');
+ * if (ink && paper) contrast(ink, paper); // 16.1
+ */
 export function contrast(one: Color, other: Color): number {
   const [darker = 0, lighter = 0] = [luminance(one), luminance(other)].sort((first, second) => first - second);
   return (lighter + 0.05) / (darker + 0.05);
@@ -118,6 +137,10 @@ function clip({ red, green, blue }: Color): Color {
  * The color of the same hue, as near in lightness as can be, that has at least that contrast with each background.
  *
  * @returns null where no lightness has it with all of them
+ * @example
+ * const green = readHex('#8fae3a');
+ * const paper = readHex('#fcfcf7');
+ * if (green && paper) nearestWithContrast(green, [paper], 4.5); // a darker green, or null
  */
 export function nearestWithContrast(color: Color, backgrounds: readonly Color[], least: number): Color | null {
   const passes = (candidate: Color) => backgrounds.every((background) => contrast(candidate, background) >= least);

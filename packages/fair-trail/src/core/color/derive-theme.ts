@@ -1,6 +1,9 @@
 import { asDrawn, fromOklch, nearestWithContrast, toOklch, type Color } from './color.ts';
 import { colorPairs, type ColorName, type Palette } from './palette.ts';
 
+/**
+ * A palette for each scheme.
+ */
 export interface Theme {
   readonly light: Palette;
   readonly dark: Palette;
@@ -33,6 +36,10 @@ const scale: Readonly<Record<'light' | 'dark', Readonly<Partial<Record<ColorName
 /**
  * A whole theme, light and dark, from one or two brand colors: the first paints the blaze and tints the paper, the second
  * the call to action and the focus ring. Each is moved in lightness, and only as far as its contrast needs.
+ *
+ * @example
+ * const brand = readHex('#1d5f6b');
+ * if (brand) deriveTheme(brand);
  */
 export function deriveTheme(brand: Color, second: Color = brand): Theme {
   return { light: derive('light', brand, second), dark: derive('dark', brand, second) };

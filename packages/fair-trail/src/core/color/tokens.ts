@@ -23,6 +23,9 @@ const schemes = ['light', 'dark'] as const;
  * Reads a file in the format of the Design Tokens Community Group: the group `color` holds a group for each theme, each
  * with `light` and `dark`; the groups `size` and `time` hold dimensions and durations. A color may be written as the
  * format's object or, as in its earlier drafts, as a hex text. A theme without a color takes it from `base`.
+ *
+ * @example
+ * const { themes, problems } = readTokens(JSON.parse(text), theme);
  */
 export function readTokens(value: unknown, base: Theme): TokenThemes {
   const problems: TokenProblem[] = [];
@@ -102,7 +105,12 @@ function readMeasures(root: Group, kind: 'size' | 'time', problems: TokenProblem
   });
 }
 
-/** The custom properties of all themes, as a stylesheet in the library's own cascade layer. */
+/**
+ * The custom properties of all themes, as a stylesheet in the library's own cascade layer.
+ *
+ * @example
+ * writeFileSync('theme.css', tokensCss(readTokens(JSON.parse(text), theme)));
+ */
 export function tokensCss({ themes, measures }: Pick<TokenThemes, 'themes' | 'measures'>): string {
   const blocks = Object.entries(themes).flatMap(([name, { light, dark }]) => {
     const own = name === 'default' ? '' : `[data-ft-theme='${name}']`;
@@ -134,7 +142,12 @@ function lines(measures: Readonly<Record<string, string>>): readonly string[] {
   return Object.entries(measures).map(([name, value]) => `--ft-${name}: ${value};`);
 }
 
-/** A theme as a design-tokens file. */
+/**
+ * A theme as a design-tokens file.
+ *
+ * @example
+ * writeFileSync('theme.tokens.json', writeTokens(theme));
+ */
 export function writeTokens(theme: Theme): string {
   const scheme = (palette: Palette) => {
     const tokens = Object.entries(colorNames).map(([name, what]) => {

@@ -8,6 +8,8 @@ import type { Site } from '../site/site.ts';
  * Addresses are absolute, so the site needs an origin; the current page has none, as the vocabulary allows.
  *
  * @throws TypeError for a site without an origin
+ * @example
+ * const data = breadcrumbJsonLd(site, breadcrumbs(site, position));
  */
 export function breadcrumbJsonLd(site: Site, steps: readonly Breadcrumb[]): string {
   const { origin } = site;

@@ -2,7 +2,12 @@ import { element, type ViewElement } from '../view/view.ts';
 import { toHtml } from './html.ts';
 import type { OutlineItem } from './outline.ts';
 
-/** An outline as nested HTML lists of links, for a site map page. Indented, so that a person can go on with it. */
+/**
+ * An outline as nested HTML lists of links, for a site map page. Indented, so that a person can go on with it.
+ *
+ * @example
+ * const html = nestedListHtml(outline(site));
+ */
 export function nestedListHtml(items: readonly OutlineItem[]): string {
   return writeList(items, '');
 }

@@ -23,7 +23,18 @@ export interface OutlineOptions {
   readonly planned?: boolean;
 }
 
-/** All entries that a visitor may see, as a tree of labels and links, records in the place of the entry they fill. */
+/**
+ * All entries that a visitor may see, as a tree of labels and links, records in the place of the entry they fill.
+ *
+ * @example
+ * const print = (items: readonly OutlineItem[], indent = '') => {
+ *   for (const { label, href, items: below } of items) {
+ *     console.log(indent, label, href);
+ *     print(below, `${indent}  `);
+ *   }
+ * };
+ * print(outline(site));
+ */
 export function outline(site: Site, options: OutlineOptions = {}): readonly OutlineItem[] {
   const { audience = [], records = {}, language = site.language, planned = false } = options;
   const lines = (entries: readonly Entry[]): OutlineItem[] =>

@@ -12,6 +12,9 @@ export const sitemapLimits = { addresses: 50_000, bytes: 52_428_800 } as const;
 /** The protocol's limit for one address, in characters. */
 const longestAddress = 2047;
 
+/**
+ * What a sitemap is made of besides the site.
+ */
 export interface SitemapOptions {
   /** Default: none. */
   readonly records?: SiteRecords;
@@ -41,6 +44,8 @@ interface SitemapPage {
  *
  * @returns no file where there is no page for everyone: the protocol knows no empty sitemap
  * @throws TypeError for a site without an origin
+ * @example
+ * for (const { name, text } of sitemap(site, { records })) writeFileSync(`dist/${name}`, text);
  */
 export function sitemap(site: Site, options: SitemapOptions = {}): readonly SitemapFile[] {
   const { records = {}, name = 'sitemap.xml', onLeftOut = () => undefined } = options;

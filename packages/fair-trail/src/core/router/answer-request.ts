@@ -14,6 +14,9 @@ export type RequestAnswer =
  * or with the page that says there is none. The page itself is rendered with the same URL in each case but 301.
  *
  * @param audience the audiences that the visitor is in. Default: none
+ * @example
+ * const answer = answerRequest(site, '/hides/lighthouse');
+ * if (answer.status === 301) console.log(answer.location); // '/hides/lantern-room'
  */
 export function answerRequest(site: Site, url: string, audience: Audience = []): RequestAnswer {
   const position = locate(site, url);

@@ -1,6 +1,11 @@
 import { createKey, pathAddress, type HistoryEntry, type SessionHistory, type Traversal } from './history.ts';
 
-/** A history without a browser, for tests and previews. It begins with one entry. */
+/**
+ * A history without a browser, for tests and previews. It begins with one entry.
+ *
+ * @example
+ * const history = memoryHistory('/hides');
+ */
 export function memoryHistory(url = '/'): SessionHistory {
   let current: HistoryEntry = { url, key: createKey() };
   let entries = [current];

@@ -18,6 +18,10 @@ export interface Breadcrumb {
 /**
  * The way to a position, in its language: the site's home, then the position's ancestors but for those that want to be
  * left out, then the entry itself.
+ *
+ * @example
+ * breadcrumbs(site, locate(site, '/hides/causeway')).map(({ label }) => label);
+ * // ['Today', 'Hides', 'Causeway Hide']
  */
 export function breadcrumbs(site: Site, position: Position, records: SiteRecords = {}): readonly Breadcrumb[] {
   const { path, params, status, language } = position;
@@ -46,7 +50,12 @@ export interface FoldOptions {
   readonly keepLast?: number;
 }
 
-/** Shortens a way to its first and last few. One step alone is never folded away: the button would take its room. */
+/**
+ * Shortens a way to its first and last few. One step alone is never folded away: the button would take its room.
+ *
+ * @example
+ * const { first, folded, last } = foldBreadcrumbs(breadcrumbs(site, position), { keepLast: 1 });
+ */
 export function foldBreadcrumbs(steps: readonly Breadcrumb[], options: FoldOptions = {}): FoldedBreadcrumbs {
   const keepFirst = Math.max(0, options.keepFirst ?? 1);
   const keepLast = Math.max(0, options.keepLast ?? 2);

@@ -19,7 +19,12 @@ export type SiteChange =
   /** An address of the old version is no page of the new one. `from` is the old entry. */
   | { readonly kind: 'address-lost'; readonly address: string; readonly from: Entry; readonly language: string };
 
-/** What changed from one version of a site to the next, entry by entry, by their ids. */
+/**
+ * What changed from one version of a site to the next, entry by entry, by their ids.
+ *
+ * @example
+ * const lost = compareSites(before, after).filter(({ kind }) => kind === 'address-lost');
+ */
 export function compareSites(before: DefinedSite, after: DefinedSite): readonly SiteChange[] {
   const changes: SiteChange[] = [];
   if (before.language !== after.language) {

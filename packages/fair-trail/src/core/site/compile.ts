@@ -10,6 +10,8 @@ import type { DefinedSite, MenuNode } from './site.ts';
  * Turns a site into a value of JSON that loads without its checks, and without the texts of what could be wrong.
  *
  * @returns the value to give to `loadSite` or to `Trail`; base path and case are those of the site
+ * @example
+ * writeFileSync('site.compiled.json', JSON.stringify(compileSite(site)));
  */
 export function compileSite<Definition extends SiteShape>(site: DefinedSite<Definition>): CompiledSite<Definition> {
   const { language, languages, names, titles, origin, audiences, base, caseSensitive, home } = site;

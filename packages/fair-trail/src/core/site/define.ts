@@ -23,6 +23,9 @@ import { readMenus } from './read-menus.ts';
 import type { DefinedSite, MenuNode } from './site.ts';
 import { findPathname } from './find.ts';
 
+/**
+ * What changes with the place that a site is published at.
+ */
 export interface SiteOptions {
   /** The path that the site is published under, such as `/observatory/`. Default: the root. */
   readonly base?: string;
@@ -42,6 +45,15 @@ const fieldNames = Object.keys(siteFields);
  * Makes one checked value of a site's pages and menus.
  *
  * @throws SiteError with every problem, if any of them is fatal. Advisory ones are in `site.problems`.
+ * @example
+ * const site = defineSite({
+ *   name: 'Marram Point Bird Observatory',
+ *   entries: [
+ *     { id: 'today', label: 'Today', href: '/' },
+ *     { id: 'hides', label: 'Hides', href: '/hides' },
+ *   ],
+ *   menus: { main: ['today', 'hides'] },
+ * });
  */
 export function defineSite<const Definition extends SiteDefinition>(
   definition: CheckedDefinition<Definition>,
@@ -58,7 +70,13 @@ export function defineSite(definition: unknown, options: SiteOptions = {}): Defi
   return site;
 }
 
-/** As `defineSite`, for a value that may be anything; never throws for what is in it. */
+/**
+ * As `defineSite`, for a value that may be anything; never throws for what is in it.
+ *
+ * @example
+ * const { site, problems } = checkSite(JSON.parse(text));
+ * for (const { pointer, message, remedy } of problems) console.log(pointer, message, remedy);
+ */
 export function checkSite(definition: unknown, options: SiteOptions = {}): SiteCheck {
   const problems: Problem[] = [];
   const place = new FieldLocation(problems);

@@ -66,6 +66,9 @@ export interface MenuDividerDefinition {
   readonly divider: true;
 }
 
+/**
+ * One item of a menu: the id of an entry, or an object that is an entry, a group, a choice, an action or a divider.
+ */
 export type MenuItemDefinition<Id extends string = string> =
   | Id
   | MenuEntryDefinition<Id>

@@ -50,7 +50,13 @@ export function lineage(entry: Entry): readonly Entry[] {
 /** The audiences that a visitor is in; `unknown` while the app does not know yet. */
 export type Audience = readonly string[] | 'unknown';
 
-/** Whether a visitor may see the entry: every condition on the way down to it must hold. Null while that is not known. */
+/**
+ * Whether a visitor may see the entry: every condition on the way down to it must hold. Null while that is not known.
+ *
+ * @example
+ * mayAccess(entry, ['member']); // true
+ * mayAccess(entry, 'unknown'); // null, if the entry is for some audience
+ */
 export function mayAccess(entry: Pick<Entry, 'audiences'>, audience: Audience): boolean | null {
   if (entry.audiences.length === 0) return true;
   if (audience === 'unknown') return null;

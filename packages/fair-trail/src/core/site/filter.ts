@@ -57,6 +57,9 @@ function foldedLabel(item: MenuItem): Folded {
  * that matches is shown with all that is below it.
  *
  * @returns null for a query without a word: everything is left, and nothing is marked
+ * @example
+ * const filtered = filterItems(menuItems(site, 'main'), 'reed');
+ * filtered?.left.size; // how many items are still shown
  */
 export function filterItems(items: readonly MenuItem[], query: string): Filtered | null {
   const words = fold(query).text.split(/\s+/u).filter(Boolean);

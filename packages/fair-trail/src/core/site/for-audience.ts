@@ -3,6 +3,9 @@ import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from './defi
 /**
  * The definition without what a visitor in these audiences may not see: private entries with all below them, what names
  * them in menus, and the groups that are left empty. To be sent to that visitor instead of the whole.
+ *
+ * @example
+ * const visible = defineSite(forAudience(definition, ['member']));
  */
 export function forAudience(definition: SiteDefinition, audience: readonly string[]): SiteDefinition {
   const kept = new Set<string>();

@@ -7,7 +7,16 @@ import { fillTemplate, namesInTemplate, paramValue, type Params, type PathTempla
 import type { Site } from './site.ts';
 import { errorText } from '../error-texts.ts';
 
-/** Thrown by `hrefTo` when an address cannot be written; says which entry and which param. */
+/**
+ * Thrown by `hrefTo` when an address cannot be written; says which entry and which param.
+ *
+ * @example
+ * try {
+ *   hrefTo(site, 'species-page', { slug: '..' });
+ * } catch (error) {
+ *   if (error instanceof HrefError) console.log(error.message);
+ * }
+ */
 export class HrefError extends Error {
   override readonly name = 'HrefError';
 }
@@ -19,6 +28,8 @@ export class HrefError extends Error {
  * @param params a value for each param of the entry's `href`; optional parts are written when theirs are given
  * @throws HrefError for an unknown id, a group, a param that is missing, empty, `.` or `..`, and for params that make
  *   the address of another entry
+ * @example
+ * hrefTo(site, 'species-page', { slug: 'avocet' }); // '/species/avocet'
  */
 export function hrefTo<Definition extends SiteShape, const Id extends string>(
   site: Site<Definition>,
@@ -36,7 +47,15 @@ export function hrefIn(site: Site, id: string, language: string, params: Params 
   throw new HrefError(errorText('address-not-written', () => reasonForNoHref(site, id, language, params)));
 }
 
-/** As `hrefIn`, but null where there is no address to write. Default language: the site's own. */
+/**
+ * The address of an entry, as `hrefTo` writes it; null where there is none to write.
+ *
+ * @param language one of the site's; default: its own
+ *
+ * @example
+ * hrefOf(site, entry, { slug: 'avocet' }); // '/species/avocet'
+ * hrefOf(site, entry, {}); // null: the param is missing
+ */
 export function hrefOf(site: Site, entry: Entry, params: Params = {}, language = site.language): string | null {
   if (entry.hrefs && entry.outside) return textIn(entry.hrefs, language, site.language);
   const templates = templatesOf(site, entry, language);

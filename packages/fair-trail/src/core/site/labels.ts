@@ -32,7 +32,12 @@ export interface LabelOptions {
   readonly language?: string;
 }
 
-/** The entry's label: that of the record its params name, else the label as written with the params filled in. */
+/**
+ * The entry's label: that of the record its params name, else the label as written with the params filled in.
+ *
+ * @example
+ * labelOf(site, entry, { params: { slug: 'avocet' }, records }); // 'Avocet'
+ */
 export function labelOf(site: Site, entry: Entry, options: LabelOptions = {}): string {
   const { params = {}, records = {}, language = site.language } = options;
   const own = ownParams(entry, params);

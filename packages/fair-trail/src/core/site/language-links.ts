@@ -17,6 +17,8 @@ export interface LanguageLink {
  * language does not have, to its home page.
  *
  * @param names names to show instead of those that the browser knows, by language
+ * @example
+ * for (const { label, href, current } of languageLinks(site, position)) console.log(label, href, current);
  */
 export function languageLinks(
   site: Site,

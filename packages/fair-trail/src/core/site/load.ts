@@ -14,6 +14,9 @@ import type { MenuNode, Site } from './site.ts';
  *
  * @param compiled what `compileSite` or the command `fair-trail compile` wrote; it may have been JSON in between
  * @throws TypeError for a value that another version of the library compiled
+ * @example
+ * const site = loadSite(compiled);
+ * locate(site, '/hides').status; // 'exact'
  */
 export function loadSite<Definition extends SiteShape>(compiled: CompiledSite<Definition>): Site<Definition> {
   if (compiled.compiled !== compiledVersion) throw new TypeError(errorText('compiled-version'));

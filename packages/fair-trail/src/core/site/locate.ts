@@ -46,6 +46,9 @@ const anyOrigin = 'https://site.invalid';
  * @param url a URL reference, resolved against the site's origin, which it must keep; or a `URL` or `Location`, of which
  *   pathname and query alone count. The hash is ignored, and so are a trailing or doubled slash and every key of the
  *   query that the entry does not name; case counts, unless the site was defined otherwise.
+ * @example
+ * const { entry, status, params } = locate(site, '/species/avocet?season=spring');
+ * // entry?.id: 'species-page', status: 'exact', params: { slug: 'avocet' }
  */
 export function locate(site: Site, url: string | AddressParts): Position {
   const address = typeof url === 'string' ? addressWithin(site, url) : url;
@@ -91,7 +94,12 @@ function queryParams(entry: Entry, search: string): Readonly<Record<string, stri
   return found;
 }
 
-/** Whether two positions are the same place: the same entry, as sure, with the same params, in the same language. */
+/**
+ * Whether two positions are the same place: the same entry, as sure, with the same params, in the same language.
+ *
+ * @example
+ * samePosition(locate(site, '/hides'), locate(site, '/hides/?sort=name')); // true
+ */
 export function samePosition(one: Position, other: Position): boolean {
   return (
     one.entry === other.entry &&
@@ -104,6 +112,9 @@ export function samePosition(one: Position, other: Position): boolean {
 
 /**
  * The document title of a position, made from the site's template. An address that is no page takes `notFoundLabel`.
+ *
+ * @example
+ * titleOf(site, locate(site, '/hides'), 'Page not found'); // 'Hides · Marram Point Bird Observatory'
  */
 export function titleOf(site: Site, position: Position, notFoundLabel: string, records: SiteRecords = {}): string {
   const { entry, params, status, language } = position;

@@ -29,6 +29,10 @@ export interface Visit {
  * ancestors that is listed, or else a group that holds a marked item.
  *
  * @returns an empty list for a menu that the site does not have
+ * @example
+ * for (const { label, href, mark } of menuItems(site, 'main', { position: locate(site, '/hides') })) {
+ *   console.log(mark === 'page' ? '*' : ' ', label, href);
+ * }
  */
 export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly MenuItem[] {
   const position = visit.position ?? unknownPosition(site);

@@ -23,6 +23,9 @@ export interface Neighbors {
 /**
  * The pages before and after a position in the order of a menu, read from top to bottom with what is nested, and the
  * nearest linked ancestor. A visitor meets only what they may see.
+ *
+ * @example
+ * const { previous, next } = neighbors(site, 'main', locate(site, '/hides/causeway'));
  */
 export function neighbors(
   site: Site,

@@ -76,7 +76,16 @@ export function problem(code: ProblemCode, pointer: string, details: ProblemDeta
   return { code, severity: severities[code], pointer, ...problemText(code, details), page: pageOf('problems', code) };
 }
 
-/** Thrown by `defineSite` when the definition has a fatal problem. Carries every problem, advisory ones too. */
+/**
+ * Thrown by `defineSite` when the definition has a fatal problem. Carries every problem, advisory ones too.
+ *
+ * @example
+ * try {
+ *   defineSite(definition);
+ * } catch (error) {
+ *   if (error instanceof SiteError) console.log(error.problems.map(({ code, pointer }) => `${pointer}: ${code}`));
+ * }
+ */
 export class SiteError extends Error {
   override readonly name = 'SiteError';
   readonly problems: readonly Problem[];

@@ -14,7 +14,12 @@ export interface ReviewOptions {
   readonly release?: boolean;
 }
 
-/** What is valid and still likely to hurt someone. All of it is advisory; the site's own problems are not among it. */
+/**
+ * What is valid and still likely to hurt someone. All of it is advisory; the site's own problems are not among it.
+ *
+ * @example
+ * for (const { pointer, message, remedy } of reviewSite(site, { release: true })) console.log(pointer, message, remedy);
+ */
 export function reviewSite(site: DefinedSite, options: ReviewOptions = {}): readonly Problem[] {
   const entries = [...everyEntry(site.entries)];
   return [

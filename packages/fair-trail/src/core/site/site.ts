@@ -82,7 +82,12 @@ export function* everyMenuNode(nodes: readonly MenuNode[]): Generator<MenuNode, 
   }
 }
 
-/** All entries below these, each before what is below it. */
+/**
+ * All entries below these, each before what is below it.
+ *
+ * @example
+ * const ids = [...everyEntry(site.entries)].map(({ id }) => id);
+ */
 export function* everyEntry(entries: readonly Entry[]): Generator<Entry, void, undefined> {
   for (const entry of entries) {
     yield entry;

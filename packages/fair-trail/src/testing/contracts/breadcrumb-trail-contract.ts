@@ -11,7 +11,7 @@ import type { Menu } from '../menu.ts';
 import type { Navigation } from '../navigation.ts';
 import type { BreadcrumbReading } from '../page/reading.ts';
 import { pathOf } from '../path-of.ts';
-import type { SkippedPart } from './contract.ts';
+import type { SkippedParts } from './contract.ts';
 import { registerParts, type ContractPart } from './contract-parts.ts';
 
 expect.extend(navigationMatchers);
@@ -39,7 +39,12 @@ export interface BreadcrumbTrailSubject {
 
 type BreadcrumbTrailPart = ContractPart<BreadcrumbTrailSubject>;
 
-/** The ways to pages of a site, as the site file has them. The home page shows none. */
+/**
+ * The ways to pages of a site, as the site file has them. The home page shows none.
+ *
+ * @example
+ * const pagesToTest = breadcrumbPages(site, ['/hides/causeway']);
+ */
 export function breadcrumbPages(
   site: Site,
   addresses: readonly string[],
@@ -272,11 +277,13 @@ export const breadcrumbTrailParts: readonly BreadcrumbTrailPart[] = [
  * Runs any implementation of breadcrumbs through what is promised of them (ARIA Authoring Practices, breadcrumb pattern).
  * What the host cannot judge is skipped, and says so; a part that does not apply is declared.
  *
- * @param leftOut parts that do not apply, each with the reason
+ * @param skipped parts that do not apply, each with the reason
  * @throws TypeError where no page has two steps or more, or a part is left out that there is not
+ * @example
+ * breadcrumbTrailContract({ open, pages: breadcrumbPages(site, ['/hides/causeway']) });
  */
-export function breadcrumbTrailContract(subject: BreadcrumbTrailSubject, leftOut: SkippedPart = {}): void {
+export function breadcrumbTrailContract(subject: BreadcrumbTrailSubject, skipped: SkippedParts = {}): void {
   // Now, rather than in each test.
   longestOf(subject);
-  registerParts('the breadcrumbs', breadcrumbTrailParts, subject, leftOut);
+  registerParts('the breadcrumbs', breadcrumbTrailParts, subject, skipped);
 }

@@ -1,6 +1,6 @@
 import { test } from 'vitest';
 import { judged } from '../judged.ts';
-import { registerContract, type SkippedPart, type StandsFor } from './contract.ts';
+import { registerContract, type SkippedParts, type StandsFor } from './contract.ts';
 
 /** One promise of a contract. */
 export interface ContractClause<Subject> {
@@ -20,9 +20,9 @@ export function registerParts<Subject>(
   name: string,
   parts: readonly ContractPart<Subject>[],
   subject: Subject,
-  leftOut: SkippedPart,
+  skipped: SkippedParts,
 ): void {
-  registerContract(name, leftOut, (part) => {
+  registerContract(name, skipped, (part) => {
     for (const { name: partName, clauses, ...standsFor } of parts) {
       part(partName, standsFor, () => {
         for (const clause of clauses) {

@@ -9,7 +9,7 @@ const folder = path.join(root, '.build/contract');
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 /** What Vitest says of a contract with the parts "marks" and "panels", of which some are left out. */
-function reported(leftOut: Readonly<Record<string, string>>): string {
+function reported(skipped: Readonly<Record<string, string>>): string {
   mkdirSync(folder, { recursive: true });
   const contract = path.join(root, 'packages/fair-trail/src/testing/contracts/contract.ts');
   writeFileSync(path.join(folder, 'vitest.config.ts'), 'export default {};\n');
@@ -17,7 +17,7 @@ function reported(leftOut: Readonly<Record<string, string>>): string {
     path.join(folder, 'contract.test.ts'),
     `import { test } from 'vitest';
      import { registerContract } from ${JSON.stringify(contract)};
-     registerContract('a menu', ${JSON.stringify(leftOut)}, (part) => {
+     registerContract('a menu', ${JSON.stringify(skipped)}, (part) => {
        part('marks', { wcag: ['1.3.1'], aria: 'aria-current' }, () => test('are right', () => {}));
        part('panels', {}, () => test('open', () => {}));
      });`,

@@ -12,25 +12,25 @@ export interface StandsFor {
 export type DefinePart = (name: string, standsFor: StandsFor, tests: () => void) => void;
 
 /** Parts that do not apply to an implementation, by their names, each with the reason: they are told as skipped. */
-export type SkippedPart = Readonly<Record<string, string>>;
+export type SkippedParts = Readonly<Record<string, string>>;
 
 /**
  * Registers the tests of a contract. Each test's name begins with the contract, its part, and in brackets what it stands for.
  *
  * @throws TypeError where a part is left out that there is not, or without a reason
  */
-export function registerContract(name: string, leftOut: SkippedPart, define: (part: DefinePart) => void): void {
+export function registerContract(name: string, skipped: SkippedParts, define: (part: DefinePart) => void): void {
   const names: string[] = [];
   describe(name, () => {
     define((part, standsFor, tests) => {
       names.push(part);
-      const reason = Object.hasOwn(leftOut, part) ? leftOut[part] : undefined;
+      const reason = Object.hasOwn(skipped, part) ? skipped[part] : undefined;
       describe(titleOf(part, standsFor), () => {
         if (reason === undefined) tests();
         else test('is left out', ({ skip }) => skip(reason));
       });
     });
-    for (const [part, reason] of Object.entries(leftOut)) {
+    for (const [part, reason] of Object.entries(skipped)) {
       if (!names.includes(part)) {
         const known = names.map((one) => `"${one}"`).join(', ');
         throw new TypeError(`The contract "${name}" has no part "${part}" that could be left out. It has ${known}.`);

@@ -1,4 +1,4 @@
-import type { SkippedPart } from './contract.ts';
+import type { SkippedParts } from './contract.ts';
 import { registerParts } from './contract-parts.ts';
 import { marks, names, panels, titles } from './menu-parts-shown.ts';
 import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
@@ -22,11 +22,13 @@ export const menuParts: readonly MenuPart[] = [
  * Runs any implementation of a menu through what is promised of one. What the host cannot judge is skipped, and says so; a part
  * that does not apply is declared.
  *
- * @param leftOut parts that do not apply, each with the reason
+ * @param skipped parts that do not apply, each with the reason
  * @throws TypeError where the subject has fewer than two pages, or a part is left out that there is not
+ * @example
+ * menuContract({ open, menu: 'Main', pages: menuPages(site, 'main') });
  */
-export function menuContract(subject: MenuSubject, leftOut: SkippedPart = {}): void {
+export function menuContract(subject: MenuSubject, skipped: SkippedParts = {}): void {
   // Now, rather than in each test.
   endsOf(subject);
-  registerParts(`the menu ${subject.menu ?? 'of the page'}`, menuParts, subject, leftOut);
+  registerParts(`the menu ${subject.menu ?? 'of the page'}`, menuParts, subject, skipped);
 }

@@ -45,6 +45,9 @@ export type MenuPart = ContractPart<MenuSubject>;
 /**
  * The pages of a menu of a site, with the titles that the site file gives them. A test of these compares the page with the site
  * file: an address that is wrong in the file is wrong in the test too.
+ *
+ * @example
+ * const expected = menuPages(site, 'main');
  */
 export function menuPages(site: Site, menu: string, visit: Visit = {}): readonly MenuPage[] {
   const pages: MenuPage[] = [];
@@ -104,9 +107,9 @@ export async function toggleOf(menu: Menu): Promise<string> {
   return lacks(menu, 'At 320 px no button opens this menu', "narrow: 'the row wraps'");
 }
 
-async function lacks(menu: Menu, what: string, leftOut: string): Promise<never> {
+async function lacks(menu: Menu, what: string, skipped: string): Promise<never> {
   throw new Error(
-    `${what}. Where it has no such thing, say so: menuContract(subject, { ${leftOut} }).\n\n${await menu.tree()}`,
+    `${what}. Where it has no such thing, say so: menuContract(subject, { ${skipped} }).\n\n${await menu.tree()}`,
   );
 }
 

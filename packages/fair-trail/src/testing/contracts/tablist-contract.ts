@@ -4,7 +4,7 @@ import type { Input } from '../host.ts';
 import type { Navigation } from '../navigation.ts';
 import type { TablistReading, TabReading } from '../page/reading.ts';
 import type { Tablist } from '../tablist.ts';
-import type { SkippedPart } from './contract.ts';
+import type { SkippedParts } from './contract.ts';
 import { registerParts, type ContractPart } from './contract-parts.ts';
 
 /** Tabs of anybody's making, and how a test gets at them. */
@@ -291,9 +291,11 @@ export const tablistParts: readonly TablistPart[] = [
  * Runs any implementation of tabs through what is promised of them (ARIA Authoring Practices, tabs pattern). What the host
  * cannot judge is skipped, and says so; a part that does not apply is declared.
  *
- * @param leftOut parts that do not apply, each with the reason
+ * @param skipped parts that do not apply, each with the reason
  * @throws TypeError where a part is left out that there is not
+ * @example
+ * tablistContract({ open: () => open('/hides/causeway'), tabs: 'Causeway Hide' });
  */
-export function tablistContract(subject: TablistSubject, leftOut: SkippedPart = {}): void {
-  registerParts(`the tabs ${subject.tabs ?? 'of the page'}`, tablistParts, subject, leftOut);
+export function tablistContract(subject: TablistSubject, skipped: SkippedParts = {}): void {
+  registerParts(`the tabs ${subject.tabs ?? 'of the page'}`, tablistParts, subject, skipped);
 }

@@ -31,6 +31,8 @@ const timeout = 5000;
  * The page that the test itself runs in, such as a component that was mounted in Vitest's browser mode.
  *
  * @param tools `page` and `userEvent` of `vitest/browser`
+ * @example
+ * const page = navigation(browserHost({ page: vitestPage, userEvent }));
  */
 export function browserHost({ page, userEvent, tap, visit, reload }: BrowserTools): Host {
   const reader = new ReaderInReach(name, () => document);

@@ -23,6 +23,7 @@ interface DrivenElement {
   readonly hover: (options?: { readonly timeout?: number }) => Promise<void>;
 }
 
+/** What a page that Playwright drives can do besides. */
 export interface PlaywrightOptions {
   /** Whether the page can be touched (`hasTouch` of its context). Default: touch is not judged. */
   readonly hasTouch?: boolean;
@@ -42,7 +43,12 @@ const timeout = 5000;
 /** The same from the source and from what was built of it. */
 const script = new URL('../../../dist/testing-page/reader.js', import.meta.url);
 
-/** A page that Playwright drives from outside: it judges everything, loading too. */
+/**
+ * A page that Playwright drives from outside: it judges everything, loading too.
+ *
+ * @example
+ * const page = navigation(playwrightHost(drivenPage));
+ */
 export function playwrightHost(
   page: DrivenPage,
   { hasTouch = false, answersWithin = 10_000 }: PlaywrightOptions = {},

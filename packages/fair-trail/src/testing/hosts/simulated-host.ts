@@ -21,6 +21,8 @@ const nothingLoads = 'no other page is ever loaded';
  * not judged.
  *
  * @param window of the simulated document
+ * @example
+ * const page = navigation(simulatedHost(dom.window));
  */
 export function simulatedHost(window: { readonly document: Document }, { visit, reload }: SimulatedOptions = {}): Host {
   // What a simulation declares of its window differs from what a browser's has in many small things.

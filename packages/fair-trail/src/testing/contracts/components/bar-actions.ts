@@ -1,13 +1,18 @@
 import { expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { withActions } from '../../sites.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 import { button, element, focusOn, link, practical, type MountBar } from './bar.ts';
 import { componentContract } from './component-contract.ts';
 
-/** What every bar does with the actions of its menu, whichever framework prints it. */
-export function barActionsContract(mount: MountBar, leftOut: SkippedPart = {}): void {
-  componentContract('a bar with actions', leftOut, (part) => {
+/**
+ * What every bar does with the actions of its menu, whichever framework prints it.
+ *
+ * @example
+ * barActionsContract(mountBar);
+ */
+export function barActionsContract(mount: MountBar, skipped: SkippedParts = {}): void {
+  componentContract('a bar with actions', skipped, (part) => {
     part('actions', { wcag: ['2.1.1', '2.4.3', '4.1.2'], aria: 'button' }, () => {
       test.each(['{Enter}', ' '])('are buttons that report their names, by mouse and by %j', async (key) => {
         const onAction = vi.fn();

@@ -3,14 +3,19 @@ import { page, userEvent } from 'vitest/browser';
 import { link, button, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
 import { nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
-/** What becomes of a bar where room is short, in each of its forms. */
-export function barNarrowContract(mount: MountBar, leftOut: SkippedPart = {}): void {
+/**
+ * What becomes of a bar where room is short, in each of its forms.
+ *
+ * @example
+ * barNarrowContract(mountBar, { 'a strip': 'this bar has no strip' });
+ */
+export function barNarrowContract(mount: MountBar, skipped: SkippedParts = {}): void {
   const menu = button('Menu');
   const more = button('More');
 
-  componentContract('a bar where room is short', leftOut, (part) => {
+  componentContract('a bar where room is short', skipped, (part) => {
     part('a narrow bar', { wcag: ['1.4.10', '2.1.1', '2.4.3', '4.1.2'], aria: 'disclosure' }, () => {
       test('its groups open in place, several at a time, and push what is below', async () => {
         await page.viewport(320, 700);

@@ -4,11 +4,16 @@ import { commands, page, userEvent } from 'vitest/browser';
 import { link, hides, practical, element, seen, rectangles, focusOn, type MountBar } from './bar.ts';
 import { nested, summarized } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
-/** What every bar with panels does, whichever framework prints it. */
-export function barPanelsContract(mount: MountBar, leftOut: SkippedPart = {}): void {
-  componentContract('a bar with panels', leftOut, (part) => {
+/**
+ * What every bar with panels does, whichever framework prints it.
+ *
+ * @example
+ * barPanelsContract(mountBar);
+ */
+export function barPanelsContract(mount: MountBar, skipped: SkippedParts = {}): void {
+  componentContract('a bar with panels', skipped, (part) => {
     part(
       'panels under the items of a bar',
       { wcag: ['2.1.1', '2.4.3', '4.1.2'], aria: 'disclosure navigation menu' },

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteRecords } from '../../../core/site/records.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
 /** Breadcrumbs of the site `deep` that a contract asks for, above a page that begins with the text "Content". */
 export interface BreadcrumbsRequest {
@@ -44,8 +44,14 @@ const lines = () =>
       .map((element) => Math.round(element.getBoundingClientRect().top)),
   ).size;
 
-export function breadcrumbsContract(mount: MountBreadcrumbs, leftOut: SkippedPart = {}): void {
-  componentContract('the way to a page', leftOut, (part) => {
+/**
+ * What every way to a page does, whichever framework prints it.
+ *
+ * @example
+ * breadcrumbsContract(mountBreadcrumbs);
+ */
+export function breadcrumbsContract(mount: MountBreadcrumbs, skipped: SkippedParts = {}): void {
+  componentContract('the way to a page', skipped, (part) => {
     part('breadcrumbs', { wcag: ['2.4.8', '1.4.10', '1.3.1'], aria: 'breadcrumb' }, () => {
       test('lead from the home page to the current one, which says so and is no link', async () => {
         mount({ url: round });

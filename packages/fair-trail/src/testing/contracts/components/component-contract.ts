@@ -1,9 +1,9 @@
 import { afterEach, expect } from 'vitest';
-import { registerContract, type DefinePart, type SkippedPart } from '../contract.ts';
+import { registerContract, type DefinePart, type SkippedParts } from '../contract.ts';
 
 /** As `registerContract`, for components that are mounted in the page of the test: after each test their markup must be sound. */
-export function componentContract(name: string, leftOut: SkippedPart, define: (part: DefinePart) => void): void {
-  registerContract(name, leftOut, (part) => {
+export function componentContract(name: string, skipped: SkippedParts, define: (part: DefinePart) => void): void {
+  registerContract(name, skipped, (part) => {
     afterEach(() => expect(unsoundMarkup(), 'markup that is not sound').toEqual([]));
     define(part);
   });

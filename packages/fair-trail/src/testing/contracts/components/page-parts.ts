@@ -5,7 +5,7 @@ import type { SiteDefinition } from '../../../core/site/definition.ts';
 import type { WarningCode } from '../../../core/warnings.ts';
 import { bilingual, nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
 /** A page that a contract asks for: those of its parts that are named, in a layout, around the site's pages. */
 export interface PageRequest {
@@ -32,8 +32,13 @@ export type MountPage = (request: PageRequest) => {
 
 const box = (selector: string) => document.querySelector(selector)?.getBoundingClientRect() ?? new DOMRect();
 
-/** What every notice does, whichever framework prints it. */
-export function noticeContract(mount: MountPage, leftOut: SkippedPart = {}): void {
+/**
+ * What every notice does, whichever framework prints it.
+ *
+ * @example
+ * noticeContract(mountPage);
+ */
+export function noticeContract(mount: MountPage, skipped: SkippedParts = {}): void {
   const region = page.getByRole('region', { name: 'Notice' });
   const dismiss = page.getByRole('button', { name: 'Dismiss notice' });
   const withNotice = (name: string): PageRequest => ({
@@ -44,7 +49,7 @@ export function noticeContract(mount: MountPage, leftOut: SkippedPart = {}): voi
     content: 'short',
   });
 
-  componentContract('a strip on top', leftOut, (part) => {
+  componentContract('a strip on top', skipped, (part) => {
     part('a notice', { wcag: ['2.4.3', '1.3.1'], aria: 'region landmark' }, () => {
       beforeEach(() => localStorage.removeItem(memoryKeys.dismissed));
       afterEach(() => localStorage.removeItem(memoryKeys.dismissed));
@@ -89,12 +94,17 @@ export function noticeContract(mount: MountPage, leftOut: SkippedPart = {}): voi
   });
 }
 
-/** What every footer does. */
-export function footerContract(mount: MountPage, leftOut: SkippedPart = {}): void {
+/**
+ * What every footer does.
+ *
+ * @example
+ * footerContract(mountPage);
+ */
+export function footerContract(mount: MountPage, skipped: SkippedParts = {}): void {
   const footer = page.getByRole('navigation', { name: 'Footer' });
   const request: PageRequest = { definition: bilingual, url: '/hides', content: 'short' };
 
-  componentContract('the foot of a page', leftOut, (part) => {
+  componentContract('the foot of a page', skipped, (part) => {
     part('the footer', { wcag: ['1.3.1', '2.4.5'], aria: 'navigation landmark' }, () => {
       test('names each group’s list by its title, and marks where one is', async () => {
         mount({ ...request, footer: { foot: 'Invented, 2026' } });
@@ -136,9 +146,14 @@ export function footerContract(mount: MountPage, leftOut: SkippedPart = {}): voi
   });
 }
 
-/** What every list of languages does. */
-export function languagesContract(mount: MountPage, leftOut: SkippedPart = {}): void {
-  componentContract('a list of languages', leftOut, (part) => {
+/**
+ * What every list of languages does.
+ *
+ * @example
+ * languagesContract(mountPage);
+ */
+export function languagesContract(mount: MountPage, skipped: SkippedParts = {}): void {
+  componentContract('a list of languages', skipped, (part) => {
     part('languages', { wcag: ['3.1.2', '2.4.5'], aria: 'navigation landmark' }, () => {
       test('a language leads to the same page in it, and says which language it is in', async () => {
         const names = { cy: 'Cymraeg', en: 'English' };
@@ -157,8 +172,13 @@ export function languagesContract(mount: MountPage, leftOut: SkippedPart = {}): 
   });
 }
 
-/** What every layout does. */
-export function layoutContract(mount: MountPage, leftOut: SkippedPart = {}): void {
+/**
+ * What every layout does.
+ *
+ * @example
+ * layoutContract(mountPage);
+ */
+export function layoutContract(mount: MountPage, skipped: SkippedParts = {}): void {
   const request: PageRequest = {
     definition: bilingual,
     url: '/',
@@ -168,7 +188,7 @@ export function layoutContract(mount: MountPage, leftOut: SkippedPart = {}): voi
     content: 'short',
   };
 
-  componentContract('the parts of a page', leftOut, (part) => {
+  componentContract('the parts of a page', skipped, (part) => {
     part('a layout', { wcag: ['1.3.1', '2.4.1'], aria: 'landmark regions' }, () => {
       test('puts each part in its place, and the footer at the foot of the window', async () => {
         mount({ ...request, notice: { name: 'layout', text: 'Mind the step' } });

@@ -14,13 +14,18 @@ import {
   type SidebarRequest,
 } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
-/** What every sidebar does with a second panel. */
-export function sidebarAnnexContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
+/**
+ * What every sidebar does with a second panel.
+ *
+ * @example
+ * sidebarAnnexContract(mountSidebar);
+ */
+export function sidebarAnnexContract(mount: MountSidebar, skipped: SkippedParts = {}): void {
   forgetBetweenTests();
 
-  componentContract('a sidebar with a second panel', leftOut, (part) => {
+  componentContract('a sidebar with a second panel', skipped, (part) => {
     part('an annex', { wcag: ['2.4.3', '4.1.2'], aria: 'disclosure' }, () => {
       const request: SidebarRequest = { annex: ['autumn', 'spring'], ...withSessions, panel: true, rail: true };
 

@@ -14,13 +14,18 @@ import {
   type MountSidebar,
 } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
-/** What every sidebar does with its groups, long lists and the field that filters. */
-export function sidebarGroupsContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
+/**
+ * What every sidebar does with its groups, long lists and the field that filters.
+ *
+ * @example
+ * sidebarGroupsContract(mountSidebar);
+ */
+export function sidebarGroupsContract(mount: MountSidebar, skipped: SkippedParts = {}): void {
   forgetBetweenTests();
 
-  componentContract('a sidebar with groups', leftOut, (part) => {
+  componentContract('a sidebar with groups', skipped, (part) => {
     part('the groups of a sidebar', { wcag: ['2.1.1', '4.1.2', '1.3.1'], aria: 'disclosure' }, () => {
       test('that hold the current page are open, at any depth, and open as the page changes', async () => {
         mount({ url: '/nets/reedbed/east' });

@@ -3,13 +3,18 @@ import type {} from '../../tap.ts';
 import { commands, page, userEvent } from 'vitest/browser';
 import { box, html, link, menu, navigation, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
-/** What every sidebar does where room is short. */
-export function sidebarNarrowContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
+/**
+ * What every sidebar does where room is short.
+ *
+ * @example
+ * sidebarNarrowContract(mountSidebar);
+ */
+export function sidebarNarrowContract(mount: MountSidebar, skipped: SkippedParts = {}): void {
   forgetBetweenTests();
 
-  componentContract('a sidebar where room is short', leftOut, (part) => {
+  componentContract('a sidebar where room is short', skipped, (part) => {
     part('where room is short', { wcag: ['1.4.10', '2.1.2', '2.4.3'], aria: 'dialog (modal)' }, () => {
       beforeEach(() => page.viewport(400, 700));
 

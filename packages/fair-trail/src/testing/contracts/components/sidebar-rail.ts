@@ -2,13 +2,18 @@ import { expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { box, html, instruments, link, forgetBetweenTests, type MountSidebar } from './sidebar.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
-/** What every sidebar does that can be narrowed to its icons. */
-export function sidebarRailContract(mount: MountSidebar, leftOut: SkippedPart = {}): void {
+/**
+ * What every sidebar does that can be narrowed to its icons.
+ *
+ * @example
+ * sidebarRailContract(mountSidebar);
+ */
+export function sidebarRailContract(mount: MountSidebar, skipped: SkippedParts = {}): void {
   forgetBetweenTests();
 
-  componentContract('a sidebar that narrows to icons', leftOut, (part) => {
+  componentContract('a sidebar that narrows to icons', skipped, (part) => {
     part('a rail', { wcag: ['1.4.13', '4.1.2'] }, () => {
       const narrow = page.getByRole('button', { name: 'Collapse sidebar' });
       const widen = page.getByRole('button', { name: 'Expand sidebar' });

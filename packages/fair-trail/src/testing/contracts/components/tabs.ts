@@ -4,7 +4,7 @@ import type { SiteDefinition } from '../../../core/site/definition.ts';
 import type { TabDescription } from '../../../core/view/tabs-view.ts';
 import { desk } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
-import type { SkippedPart } from '../contract.ts';
+import type { SkippedParts } from '../contract.ts';
 
 /** Tabs that a contract asks for. Each panel holds the text "About" with the tab's label, and a field. */
 export interface TabsRequest {
@@ -44,8 +44,14 @@ const selected = () =>
     .filter((element) => element.getAttribute('aria-selected') === 'true')
     .map((element) => element.textContent);
 
-export function tabsContract(mount: MountTabs, leftOut: SkippedPart = {}): void {
-  componentContract('a set of tabs', leftOut, (part) => {
+/**
+ * What tabs with panels do, whichever framework prints them (ARIA Authoring Practices, tabs pattern).
+ *
+ * @example
+ * tabsContract(mountTabs);
+ */
+export function tabsContract(mount: MountTabs, skipped: SkippedParts = {}): void {
+  componentContract('a set of tabs', skipped, (part) => {
     part('tabs', { wcag: ['2.1.1', '2.4.3', '4.1.2'], aria: 'tabs' }, () => {
       test('show the panel of the selected one, and name it', async () => {
         mount({ tabs: four });
@@ -223,7 +229,13 @@ export interface TabLinksRequest {
 /** Shows the menu `strip`, under the label "Beside each other". */
 export type MountTabLinks = (request: TabLinksRequest) => void;
 
-export function tabLinksContract(mount: MountTabLinks, leftOut: SkippedPart = {}): void {
+/**
+ * What every strip of links that looks like tabs does, whichever framework prints it.
+ *
+ * @example
+ * tabLinksContract(mountTabLinks);
+ */
+export function tabLinksContract(mount: MountTabLinks, skipped: SkippedParts = {}): void {
   const strip = page.getByRole('navigation', { name: 'Beside each other' });
   const link = (name: string) => strip.getByRole('link', { name, exact: true });
   const definition: SiteDefinition = {
@@ -237,7 +249,7 @@ export function tabLinksContract(mount: MountTabLinks, leftOut: SkippedPart = {}
   }));
   const long: SiteDefinition = { name: 'Marram', entries, menus: { main: [], strip: entries.map(({ id }) => id) } };
 
-  componentContract('a strip of links', leftOut, (part) => {
+  componentContract('a strip of links', skipped, (part) => {
     part('links that look like tabs', { wcag: ['2.4.8', '4.1.2'], aria: 'aria-current' }, () => {
       beforeEach(() => page.viewport(1280, 800));
 

@@ -1,0 +1,33 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, test } from 'vitest';
+import { publicNames, referencePages } from '../scripts/reference.mjs';
+import { root } from './code-blocks.ts';
+
+const surfaces = publicNames();
+const all = surfaces.flatMap(({ module, names }) => names.map((one) => ({ ...one, title: `${module}: ${one.name}` })));
+
+describe('the public surface', () => {
+  test('is small', () => {
+    expect(surfaces.find(({ module }) => module === 'fair-trail')?.names.length).toBeLessThanOrEqual(60);
+    expect(all.length).toBeLessThanOrEqual(200);
+    expect(all.length).toBeGreaterThan(100);
+  });
+
+  test('says of each name what it is', () => {
+    expect(all.filter(({ text }) => text === '').map(({ title }) => title)).toEqual([]);
+  });
+
+  test('has an example for each name that can be called or drawn', () => {
+    expect(all.filter(({ isValue, examples }) => isValue && examples.length === 0).map(({ title }) => title)).toEqual(
+      [],
+    );
+  });
+});
+
+test('the reference has every public name and no other, as scripts/reference.mjs writes it', async () => {
+  const folder = path.join(root, 'docs/reference');
+  const pages = await referencePages();
+  expect(readdirSync(folder).toSorted()).toEqual([...pages.keys()].toSorted());
+  for (const [name, text] of pages) expect(readFileSync(path.join(folder, name), 'utf8')).toBe(text);
+});
