@@ -7,6 +7,8 @@ ensureChromium();
 await import('./build-packages.mjs');
 await import('../bench/core.mjs');
 await import('../bench/scale.mjs');
+const { benchStart } = await import('../bench/start.mjs');
+await benchStart({ executablePath: findChromium() ?? '', args: chromiumArguments });
 const { benchNavigation } = await import('../bench/navigation.mjs');
 await benchNavigation({ executablePath: findChromium() ?? '', args: chromiumArguments });
 const { benchBar } = await import('../bench/bar.mjs');

@@ -10,7 +10,7 @@ import type { CompiledSite } from './compiled.ts';
 import { defineSite } from './define.ts';
 import type { SiteDefinition } from './definition.ts';
 import type { Entry } from './entry.ts';
-import { entryFields } from './field-table.ts';
+import { detailNames, entryFields } from './field-table.ts';
 import { anyHostileSite, anyHref, anyValue, makeSite } from './hostile-sites.samples.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
@@ -128,8 +128,8 @@ describe('a site with everything', () => {
     expect(loadedEntries?.map(({ id }) => id)).toEqual(entries?.map(({ id }) => id));
     for (const [index, entry] of (entries ?? []).entries()) {
       const other = loadedEntries?.[index];
-      for (const [field, value] of Object.entries(entry)) {
-        expect([entry.id, field, plain(other?.[field as keyof typeof entry])]).toEqual([entry.id, field, plain(value)]);
+      for (const field of [...Object.keys(entry), ...detailNames.map(({ readAs }) => readAs)] as (keyof Entry)[]) {
+        expect([entry.id, field, plain(other?.[field])]).toEqual([entry.id, field, plain(entry[field])]);
       }
     }
   });

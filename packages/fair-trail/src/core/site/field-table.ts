@@ -185,9 +185,16 @@ export type ReadDetails = {
     ReadType<Details[Name]['type']> | Extract<Details[Name]['default'], null>;
 };
 
+type DetailName = keyof Details;
+
 /** The fields of the table, each with the name that it has once it is read. */
 export const detailNames = Object.entries<DetailField>(entryDetails).map(
-  ([name, { type, default: usual, readAs = name }]) => ({ name, type, usual, readAs }),
+  ([name, { type, default: usual, readAs = name }]) => ({
+    name: name as DetailName,
+    type,
+    usual,
+    readAs: readAs as keyof ReadDetails,
+  }),
 );
 
 /** What an entry has that says nothing of its details. */

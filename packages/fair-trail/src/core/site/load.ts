@@ -2,10 +2,11 @@ import { errorText } from '../error-texts.ts';
 import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
 import type { Localized, SiteShape } from './definition.ts';
 import { nothingByLanguage, type Entry, type Texts } from './entry.ts';
-import { detailNames, noDetails, none } from './field-table.ts';
+import { detailNames, noDetails, none, type ReadDetails } from './field-table.ts';
 import { findPathname } from './find.ts';
 import { createAddressIndex, type AddressIndex } from './match.ts';
 import { namesInTemplate, readTemplate, type PathTemplate } from './path-template.ts';
+import { SiteEntry } from './site-entry.ts';
 import type { MenuNode, Site } from './site.ts';
 
 /**
@@ -40,14 +41,16 @@ function load(compiled: CompiledSite): Site {
   const textsOf = (text: Localized): Texts => (typeof text === 'string' ? { [own]: text } : text);
   const optionalTexts = (text: Localized | undefined) => (text === undefined ? null : textsOf(text));
 
-  /** Those of the details that are text by language. */
-  const detailTexts = (one: CompiledEntry): Partial<Entry> =>
-    Object.fromEntries(
-      detailNames.flatMap(({ name, type, readAs }) => {
-        const text = one[name as keyof CompiledEntry];
-        return type === 'localized' && text !== undefined ? [[readAs, textsOf(text as Localized)]] : [];
-      }),
-    );
+  const loadDetails = (one: CompiledEntry): ReadDetails => {
+    let details: Record<string, unknown> | undefined;
+    for (const { name, type, readAs } of detailNames) {
+      const value = one[name];
+      if (value === undefined) continue;
+      details ??= { ...noDetails };
+      details[readAs] = type === 'localized' ? textsOf(value as Localized) : value;
+    }
+    return (details as ReadDetails | undefined) ?? noDetails;
+  };
 
   const loadEntry = (one: CompiledEntry, parent: Entry | null, index: number): Entry => {
     const labels = textsOf(one.label);
@@ -56,23 +59,24 @@ function load(compiled: CompiledSite): Site {
     const { query = none } = one;
     const audiences = parent?.audiences ?? none;
     const entries: Entry[] = [];
-    const entry: Entry = {
-      ...noDetails,
-      ...one,
-      outside: one.outside ?? false,
-      label: labels[own] ?? '',
-      labels,
-      href: hrefs?.[own] ?? null,
-      hrefs,
-      templates: written,
-      isRoot: Object.values(written).some((list) => list.includes('/')),
-      paramNames: [...new Set([...(written[own] ?? none).flatMap(namesInTemplate), ...query])],
-      audiences: one.audience ? [...audiences, one.audience] : audiences,
-      ...detailTexts(one),
-      parent,
-      entries,
-      index,
-    };
+    const entry = SiteEntry.create(
+      {
+        id: one.id,
+        label: labels[own] ?? '',
+        labels,
+        href: hrefs?.[own] ?? null,
+        hrefs,
+        outside: one.outside ?? false,
+        templates: written,
+        isRoot: Object.values(written).some((list) => list.includes('/')),
+        paramNames: paramNamesIn(written[own] ?? none, query),
+        audiences: one.audience ? [...audiences, one.audience] : audiences,
+        parent,
+        entries,
+        index,
+      },
+      loadDetails(one),
+    );
     byId.set(entry.id, entry);
     templates.push([entry, one]);
     // The entries below refer to the one above them, so that one must be there first.
@@ -132,6 +136,12 @@ function load(compiled: CompiledSite): Site {
     find: (pathname) => findPathname(site, indexOf, pathname),
   };
   return site;
+}
+
+/** The names of an entry's params, each once, and after them the keys of its query. */
+function paramNamesIn(templates: readonly PathTemplate[], query: readonly string[]): readonly string[] {
+  const names = templates.flatMap((template) => (template.includes('{') ? namesInTemplate(template) : none));
+  return names.length + query.length === 0 ? none : [...new Set([...names, ...query])];
 }
 
 /** The templates of an entry, by language. A path that is its own template is not written twice. */

@@ -12,6 +12,9 @@ export function namesOfPath(path: Path): readonly string[] {
 
 /** The names of the params in these paths, each once. */
 export function namesIn(paths: readonly Path[]): readonly string[] {
+  const [only] = paths;
+  // Most entries have one path, without params.
+  if (only && paths.length === 1) return namesOfPath(only);
   const names = paths.flatMap(namesOfPath);
   return names.length === 0 ? none : [...new Set(names)];
 }

@@ -24,13 +24,14 @@ export interface EntryContext {
   readonly audiences: readonly string[] | null;
 }
 
-/** What a detail is read with besides its value. */
-interface DetailContext extends EntryContext {
-  /** The names that are taken by the params of the path. */
-  readonly pathNames: readonly string[];
-}
-
-type Reader = (value: unknown, place: FieldLocation, what: string, context: DetailContext) => unknown;
+/** @param pathNames the names that are taken by the params of the path */
+type Reader = (
+  value: unknown,
+  place: FieldLocation,
+  what: string,
+  context: EntryContext,
+  pathNames: readonly string[],
+) => unknown;
 
 /** How a value of each type is read. Null, with a problem, where it is none of the type. */
 const readers: Readonly<Record<(typeof entryDetails)[keyof typeof entryDetails]['type'], Reader>> = {
@@ -38,24 +39,35 @@ const readers: Readonly<Record<(typeof entryDetails)[keyof typeof entryDetails][
   number: readNumber,
   localized: (value, place, what, { languages }) => readTexts(value, what, languages, place),
   name: (value, place, what) => readName(value, `the name of ${what === 'records' ? 'records' : 'an icon'}`, place),
-  query: (value, place, _, { pathNames }) => readQuery(value, pathNames, place),
+  query: (value, place, _, __, pathNames) => readQuery(value, pathNames, place),
   audience: (value, place, _, { audiences }) => readAudience(value, audiences, place),
   opens: (value, place) => readChoice<Opens>(value, ['same-tab', 'new-tab'], place),
   flex: readFlexField,
 };
 
+const detailsByName: ReadonlyMap<string, (typeof detailNames)[number]> = new Map(
+  detailNames.map((detail) => [detail.name, detail]),
+);
+
 /** Reads the details of an entry; the many that have nothing of the kind share one value that says so. */
 export function readDetails(
   object: Readonly<Record<string, unknown>>,
-  context: DetailContext,
+  pathNames: readonly string[],
+  context: EntryContext,
   place: FieldLocation,
 ): ReadDetails {
   let details: Record<string, unknown> | undefined;
-  for (const { name, type, readAs } of detailNames) {
-    if (object[name] === undefined) continue;
-    const reader = readers[type as keyof typeof readers];
-    const read = readOptional(object, name, (value, at) => reader(value, at, name, context), place);
-    if (read !== null) (details ??= { ...noDetails })[readAs] = read;
+  for (const field of Object.keys(object)) {
+    const detail = detailsByName.get(field);
+    if (!detail || object[field] === undefined) continue;
+    const { name, type, readAs } = detail;
+    const read = readOptional(
+      object,
+      name,
+      (value, at) => readers[type as keyof typeof readers](value, at, name, context, pathNames),
+      place,
+    );
+    if (read !== null) (details ??= { ...noDetails } as Record<string, unknown>)[readAs] = read;
   }
   return (details as unknown as ReadDetails | undefined) ?? noDetails;
 }

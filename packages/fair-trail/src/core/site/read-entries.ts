@@ -15,6 +15,7 @@ import { placeholdersIn } from './labels.ts';
 import { createAddressIndex, folding, type AddressIndex, type EntryAddress } from './match.ts';
 import { writeTemplate } from './path-template.ts';
 import type { Path } from './path.ts';
+import { SiteEntry } from './site-entry.ts';
 import { pointerTo } from './pointer.ts';
 import { problem, type ProblemCode } from './problems.ts';
 import { namesIn, namesOfPath, readHref, readPaths, sameNames } from './read-address.ts';
@@ -102,24 +103,27 @@ class EntryReader implements EntryIndex {
     if (hrefs && this.#languages.all.length > 1) checkKinds(hrefs, href ?? '', below(place, 'href'));
     const paths = hrefs && !outside ? this.#readPaths(hrefs, object['href'], below(place, 'href')) : nothingByLanguage;
     const pathNames = namesIn(paths[this.#languages.own] ?? none);
-    const details = readDetails(object, { ...this.#context, pathNames }, place);
+    const details = readDetails(object, pathNames, this.#context, place);
+    const templates = templatesOf(paths, this.#languages.own);
     const children: Entry[] = [];
-    const entry: Entry = {
-      id: id ?? '',
-      label: labels[this.#languages.own] ?? '',
-      labels,
-      href,
-      hrefs,
-      outside,
-      templates: templatesOf(paths, this.#languages.own),
-      isRoot: href !== null && Object.values(paths).some((ways) => ways.some((path) => path.length === 0)),
-      paramNames: details.query.length === 0 ? pathNames : [...pathNames, ...details.query],
-      ...details,
-      audiences: details.audience ? [...(parent?.audiences ?? none), details.audience] : (parent?.audiences ?? none),
-      parent,
-      entries: children,
-      index,
-    };
+    const entry = SiteEntry.create(
+      {
+        id: id ?? '',
+        label: labels[this.#languages.own] ?? '',
+        labels,
+        href,
+        hrefs,
+        outside,
+        templates,
+        isRoot: isRoot(templates),
+        paramNames: details.query.length === 0 ? pathNames : [...pathNames, ...details.query],
+        audiences: details.audience ? [...(parent?.audiences ?? none), details.audience] : (parent?.audiences ?? none),
+        parent,
+        entries: children,
+        index,
+      },
+      details,
+    );
     if (id !== null) this.#addId(id, entry, below(place, 'id'));
     for (const language of this.#languages.all) {
       const field = typeof object['href'] === 'object' ? pointerTo('/href', language) : '/href';
@@ -225,10 +229,20 @@ class EntryReader implements EntryIndex {
 
 /** The paths as an entry keeps them: those of a language that has none of its own are the site's own. */
 function templatesOf(paths: Readonly<Record<string, readonly Path[]>>, own: string): Entry['templates'] {
-  const rows = Object.entries(paths).filter(([language, list]) => language === own || list !== paths[own]);
-  return rows.length === 0
-    ? nothingByLanguage
-    : Object.fromEntries(rows.map(([language, list]) => [language, list.map(writeTemplate)]));
+  const ownPaths = paths[own];
+  if (!ownPaths) return nothingByLanguage;
+  const templates: Record<string, readonly string[]> = { [own]: ownPaths.map(writeTemplate) };
+  for (const language of Object.keys(paths)) {
+    const list = paths[language];
+    if (list && list !== ownPaths) templates[language] = list.map(writeTemplate);
+  }
+  return templates;
+}
+
+/** Whether one of the paths is `/`. */
+function isRoot(templates: Entry['templates']): boolean {
+  for (const language of Object.keys(templates)) if (templates[language]?.includes('/')) return true;
+  return false;
 }
 
 /** A link is to a page of the site or to a place elsewhere, in every language. */
@@ -257,11 +271,9 @@ function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own
   if (entry.records !== null && hasPath && entry.paramNames.length === 0) {
     report('records-without-params', 'records', { value: entry.records });
   }
-  const unknown = new Set<string>();
-  for (const text of Object.values(entry.labels)) {
-    if (text.includes('{')) for (const name of placeholdersIn(text)) unknown.add(name);
-  }
-  if (unknown.size === 0) return;
+  const texts = Object.values(entry.labels).filter((text) => text.includes('{'));
+  if (texts.length === 0) return;
+  const unknown = new Set(texts.flatMap(placeholdersIn));
   for (const name of entry.paramNames) unknown.delete(name);
   const expected = entry.paramNames.map((param) => `{${param}}`).join(', ');
   for (const name of unknown) {
