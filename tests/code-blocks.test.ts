@@ -58,12 +58,12 @@ declare global {
   const vitestPage: import('vitest/browser').BrowserPage;
   const userEvent: import('vitest/browser').UserEvent;
   const dom: { window: Window };
-  const mountBar: import('fair-trail/testing/contracts').MountBar;
-  const mountBreadcrumbs: import('fair-trail/testing/contracts').MountBreadcrumbs;
-  const mountPage: import('fair-trail/testing/contracts').MountPage;
-  const mountSidebar: import('fair-trail/testing/contracts').MountSidebar;
-  const mountTabs: import('fair-trail/testing/contracts').MountTabs;
-  const mountTabLinks: import('fair-trail/testing/contracts').MountTabLinks;
+  const mountBar: import('fair-trail/testing/component-contracts').MountBar;
+  const mountBreadcrumbs: import('fair-trail/testing/component-contracts').MountBreadcrumbs;
+  const mountPage: import('fair-trail/testing/component-contracts').MountPage;
+  const mountSidebar: import('fair-trail/testing/component-contracts').MountSidebar;
+  const mountTabs: import('fair-trail/testing/component-contracts').MountTabs;
+  const mountTabLinks: import('fair-trail/testing/component-contracts').MountTabLinks;
   const container: HTMLElement;
   const isWritten: boolean;
   const askInDialog: () => Promise<boolean>;

@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { CommanderError } from 'commander';
 import { Failure, failureLine } from './failure.ts';
-import { printable } from './printable.ts';
+import { printable, reasonOf } from './printable.ts';
 import { createProgram } from './program.ts';
-import { reasonOf } from './reason-of.ts';
 
 const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
   version: string;

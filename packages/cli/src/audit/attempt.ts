@@ -1,5 +1,5 @@
 import type { Probe } from './probe.ts';
-import type { AuditedPage } from './used-page.ts';
+import type { AuditedPage } from './audited-page.ts';
 
 /** Something that is tried on a page, for what it may show. */
 export interface Attempt {

@@ -5,17 +5,17 @@ import { isWanted, type AuditSettings } from './audit-settings.ts';
 import { AuditWindow, type Way, type WindowConditions } from './audit-window.ts';
 import { Findings, type AuditReport } from './audit-report.ts';
 import { openGate } from '../browser/gate.ts';
-import { reasonOf } from '../reason-of.ts';
+import { reasonOf } from '../printable.ts';
 import { addressOf, KnownPages } from './known-pages.ts';
 import { LinkCheck } from './link-check.ts';
-import { deadLinks, strayPages } from './look-back.ts';
+import { deadLinks, strayPages } from './site-wide-findings.ts';
 import type { Probe } from './probe.ts';
 import { Comparison, narrowMenuLacks, type Difference } from './probes/across.ts';
 import { deadLink } from './probes/links.ts';
 import { titleInSite } from './probes/site-map.ts';
 import { isInShard } from './shard.ts';
 import { Tried } from './tried.ts';
-import { usePage, type SharedByPages } from './use-page.ts';
+import { usePage, type SharedByPages } from './run-probes.ts';
 
 /** Uses the navigation of a site, page by page and width by width, and tells what is wrong with it. */
 export async function runAudit(browser: Browser, settings: AuditSettings): Promise<AuditReport> {

@@ -1,8 +1,7 @@
 import { accessSync, constants, readFileSync } from 'node:fs';
 import type { Browser } from 'playwright-core';
 import { Failure } from '../failure.ts';
-import { printable } from '../printable.ts';
-import { reasonOf } from '../reason-of.ts';
+import { printable, reasonOf } from '../printable.ts';
 
 interface ChromiumFacts {
   /** Where systems keep it. */

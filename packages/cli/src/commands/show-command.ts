@@ -6,7 +6,7 @@ import { printable } from '../printable.ts';
 import { readNames } from './read-names.ts';
 import { show } from './show.ts';
 import { showText } from './show-text.ts';
-import { adviseAudiences } from '../input/advise-audiences.ts';
+import { adviseAudiences } from '../input/advise-names.ts';
 import { readRecords } from '../input/records-file.ts';
 import { problemLine, readSoundSite } from '../input/site-file.ts';
 

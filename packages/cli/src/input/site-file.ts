@@ -1,8 +1,7 @@
 import path from 'node:path';
 import { checkSite, type Problem, type DefinedSite } from 'fair-trail';
 import { Failure, failureLine } from '../failure.ts';
-import { printable } from '../printable.ts';
-import { reasonOf } from '../reason-of.ts';
+import { printable, reasonOf } from '../printable.ts';
 import { readJson } from './json-document.ts';
 import { kindOf, readText } from './read-file.ts';
 

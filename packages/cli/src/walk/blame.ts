@@ -1,5 +1,5 @@
-import type { VisitedPage, VisitedPages } from './seen-pages.ts';
-import { pathOf, type ExpectedPage } from './stops.ts';
+import type { VisitedPage, VisitedPages } from './visited-pages.ts';
+import { pathOf, type ExpectedPage } from './expected-pages.ts';
 import type { WalkFault, WalkNotes } from './walk-report.ts';
 
 /** From so many pages on, what is wrong on most of them alike is one fault of the site file. */

@@ -3,7 +3,7 @@ import { markOf } from 'fair-trail/internal/testing';
 import type { PageReading } from 'fair-trail/testing';
 import { everyItem } from 'fair-trail/internal/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
-import { keyOf, pathOf, type ExpectedPage } from './stops.ts';
+import { keyOf, pathOf, type ExpectedPage } from './expected-pages.ts';
 import { WalkNotes } from './walk-report.ts';
 
 /** What a page is held against. */

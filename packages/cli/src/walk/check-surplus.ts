@@ -2,7 +2,7 @@ import { locate, mayAccess } from 'fair-trail';
 import type { PageReading } from 'fair-trail/testing';
 import type { WalkContext } from './check-page.ts';
 import { linksByKey } from './site-menus.ts';
-import { isWithoutRecords, pathOf, type Visitor } from './stops.ts';
+import { isWithoutRecords, pathOf, type Visitor } from './expected-pages.ts';
 
 /** What the menus of a page offer that is not in them in the site file. */
 export function checkSurplus(

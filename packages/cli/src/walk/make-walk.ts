@@ -1,8 +1,7 @@
 import { defineSite, everyEntry, hrefOf, type DefinedSite } from 'fair-trail';
 import { withBrowser, withServed } from '../browser/with-browser.ts';
 import { Failure } from '../failure.ts';
-import { adviseAudiences } from '../input/advise-audiences.ts';
-import { adviseRecords } from '../input/advise-records.ts';
+import { adviseAudiences, adviseRecords } from '../input/advise-names.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';

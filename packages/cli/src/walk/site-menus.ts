@@ -1,7 +1,7 @@
 import { menuItems, type MenuItem, type DefinedSite } from 'fair-trail';
 import type { ItemReading, MenuReading } from 'fair-trail/internal/testing';
 import { everyItem } from 'fair-trail/internal/testing';
-import { keyOf, type ExpectedPage, type Visitor } from './stops.ts';
+import { keyOf, type ExpectedPage, type Visitor } from './expected-pages.ts';
 
 /** How much of a menu of the page must be of a menu of the site for the two to be the same. */
 const leastShare = 0.5;

@@ -1,6 +1,6 @@
 import { pageOf, type Report } from 'fair-trail/internal/core';
 import { checks, faultKinds, type Blame, type Check, type FaultCode } from './faults.ts';
-import type { ExpectedPage } from './stops.ts';
+import type { ExpectedPage } from './expected-pages.ts';
 
 /** One thing that is not as the site file says. */
 export interface WalkFault extends Report<FaultCode, 'error'> {

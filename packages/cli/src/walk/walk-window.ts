@@ -4,7 +4,7 @@ import { playwrightHost } from 'fair-trail/testing/playwright';
 import type { Page } from 'playwright-core';
 import { WindowNavigation } from '../browser/window-navigation.ts';
 import { kindsOfFaults, type WalkContext } from './check-page.ts';
-import { keyOf, type ExpectedPage } from './stops.ts';
+import { keyOf, type ExpectedPage } from './expected-pages.ts';
 
 /** How long a page may take to load, in milliseconds. */
 const usualLoading = 30_000;

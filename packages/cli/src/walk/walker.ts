@@ -3,8 +3,8 @@ import { type MenuReading, quoted } from 'fair-trail/internal/testing';
 import { NavigationFailure, type PageReading } from 'fair-trail/testing';
 import { everyItem } from 'fair-trail/internal/testing';
 import { checkPage, essence, type WalkContext } from './check-page.ts';
-import { markedAsPage } from './seen-pages.ts';
-import { keyOf, pathOf, type ExpectedPage } from './stops.ts';
+import { markedAsPage } from './visited-pages.ts';
+import { keyOf, pathOf, type ExpectedPage } from './expected-pages.ts';
 import type { WalkWindow } from './walk-window.ts';
 import { inOneLine, isCalled, marksIn, offersOf, wayIn } from './ways.ts';
 

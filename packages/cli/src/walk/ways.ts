@@ -2,7 +2,7 @@ import type { DefinedSite } from 'fair-trail';
 import { type ItemReading, type MenuReading, quoted } from 'fair-trail/internal/testing';
 import type { NavigationFailure, PageReading } from 'fair-trail/testing';
 import { everyItem } from 'fair-trail/internal/testing';
-import { keyOf, type ExpectedPage } from './stops.ts';
+import { keyOf, type ExpectedPage } from './expected-pages.ts';
 
 /** Where a page stands among items: where it does so twice, under its label. */
 export function wayIn(

@@ -1,7 +1,7 @@
 import type { DefinedSite } from 'fair-trail';
-import type { VisitedPages } from './seen-pages.ts';
+import type { VisitedPages } from './visited-pages.ts';
 import { SiteMenus } from './site-menus.ts';
-import { prefixOf, type ExpectedPage, type Visitor } from './stops.ts';
+import { prefixOf, type ExpectedPage, type Visitor } from './expected-pages.ts';
 import type { WalkNotes } from './walk-report.ts';
 
 export interface TestOf {

@@ -1,5 +1,5 @@
 import { deepElements } from './deep-elements.ts';
-import { resolved } from './rules/places.ts';
+import { resolved } from './rules/link-targets.ts';
 import { isExposed } from './visible.ts';
 
 /** The way to a page as it shows it. */

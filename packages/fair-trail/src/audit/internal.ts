@@ -9,6 +9,6 @@ export type { PageSnapshot } from './page/snapshot.ts';
 export type { FoundTablist } from './page/tablists.ts';
 export type { FoundToggle } from './page/toggles.ts';
 export type { Certainty, RuleSeverity } from './rule.ts';
-export { contrastMessage, lowContrast } from './rules/looks.ts';
-export { isSamePage } from './rules/same-page.ts';
+export { contrastMessage, lowContrast } from './rules/size-and-contrast.ts';
+export { isSamePage } from './rules/link-targets.ts';
 export { toFinding } from './rule.ts';

@@ -1,8 +1,7 @@
 import { announcerIn, type Announcer } from './announcer.ts';
-import { contentStart, focusOnce } from './focus.ts';
-import { focusOnLink } from './focus-on-link.ts';
+import { contentStart, focusOnLink, focusOnce } from './focus.ts';
 import { tryUntilDone } from './patience.ts';
-import { placesOf, type SavedPageStates } from './places.ts';
+import { placesOf, type SavedPageStates } from './saved-page-states.ts';
 import { hashTarget, scrollToHash } from './scroll.ts';
 import { contentSelector, isHtmlElement } from './nodes.ts';
 

@@ -4,8 +4,7 @@
  * then do not start, the document is given back to those who have none.
  */
 import { memoryKeys } from '../core/interaction/memory-keys.ts';
-import { readNames } from './memory.ts';
-import { readOpenGroup } from './open-groups.ts';
+import { readNames, readOpenGroup } from './memory.ts';
 import { markScripted } from './scripted.ts';
 
 /** A page whose own scripts have not begun by then is treated as one without scripts. In milliseconds after loading. */

@@ -1,5 +1,5 @@
 import { fit } from '../core/layout/fit.ts';
-import { listenForMoreKeys } from './more-keys.ts';
+import { listenForMoreKeys } from './keys.ts';
 import { isHtmlElement } from './nodes.ts';
 
 export interface FittedItem {

@@ -1,4 +1,4 @@
-import { memoryKeys, type MemoryName } from '../core/interaction/memory-keys.ts';
+import { type MemoryName, memoryKeys } from '../core/interaction/memory-keys.ts';
 
 /** Remembers names across reloads where the browser lets it, and until the page is left where it does not. */
 export interface Memory {
@@ -72,4 +72,17 @@ export function readNames(window: Window, key: string): readonly string[] {
   } catch {
     return [];
   }
+}
+
+/** Between the name of a sidebar and the id of a group in it, in what is remembered. */
+const separator = '\n';
+
+/** How an open group is remembered. */
+export function openGroupName(sidebar: string, id: string): string {
+  return `${sidebar}${separator}${id}`;
+}
+
+export function readOpenGroup(name: string): { readonly sidebar: string; readonly id: string } {
+  const [sidebar = '', id = ''] = name.split(separator);
+  return { sidebar, id };
 }

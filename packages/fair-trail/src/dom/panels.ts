@@ -39,3 +39,11 @@ export function itemWithPanel(root: HTMLElement, target: EventTarget | null): HT
 export function listenWhileOpen(root: HTMLElement, send: (event: DisclosuresEvent) => void): () => void {
   return listenForLeaving({ root, partOf: (target) => itemWithPanel(root, target), inner: true }, send);
 }
+
+/** Names the panel to hold open, in the address of a page that is being made: `?ft-held=visit`. */
+const parameter = 'ft-held';
+
+/** The panel that the page's address holds open, while it is being styled. For development builds. */
+export function heldPanel(window: Window): string | null {
+  return new URLSearchParams(window.location.search).get(parameter);
+}

@@ -1,4 +1,4 @@
-import { queryPair } from '../core/site/query.ts';
+import { queryPair } from '../core/site/encoding.ts';
 
 /** Any origin: only the query is looked at. */
 const base = 'https://query.invalid';

@@ -16,7 +16,7 @@ import { Guards, type MayLeave } from './guards.ts';
 import { logWarning } from './log-warning.ts';
 import { PendingLink } from './pending-link.ts';
 import type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
-import { ViewChanges } from './view-changes.ts';
+import { ViewChanges } from './view-transition.ts';
 
 /**
  * Opens a router in a window. It does nothing to the page before `connect` is called, and nothing after what that returns.

@@ -8,7 +8,7 @@ import type { MenuItem } from '../core/site/menu-item.ts';
 import { hasSiblings, siblingItems } from '../core/site/menus.ts';
 import { breadcrumbView } from '../core/view/breadcrumb-view.ts';
 import { focusRevealed, watchFold } from '../dom/fold-steps.ts';
-import { listenForRowKeys } from '../dom/row-keys.ts';
+import { listenForRowKeys } from '../dom/keys.ts';
 import { iconSlot } from './slots.ts';
 import { useBrowserLayoutEffect, usePosition, useSurroundings } from './trail-context.ts';
 import { usePanels } from './use-panels.ts';

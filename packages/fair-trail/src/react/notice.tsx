@@ -1,7 +1,7 @@
 import { forwardRef, useCallback, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import { nextDismissal } from '../core/interaction/dismissal.ts';
 import { noticeView } from '../core/view/notice-view.ts';
-import { focusAfter } from '../dom/focus-after.ts';
+import { focusAfter } from '../dom/focus.ts';
 import { useSurroundings } from './trail-context.ts';
 import { useMemory } from './use-memory.ts';
 import { useRoot } from './use-root.ts';

@@ -3,7 +3,7 @@ import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
 import { itemKey } from '../core/view/menu-view.ts';
 import { tabLinksView } from '../core/view/tab-links-view.ts';
 import { watchEdges } from '../dom/edges.ts';
-import { listenForRowKeys } from '../dom/row-keys.ts';
+import { listenForRowKeys } from '../dom/keys.ts';
 import { keepMarkedInView } from '../dom/strip.ts';
 import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
 import { iconSlot } from './slots.ts';

@@ -23,7 +23,7 @@ import {
   tabView,
 } from '../core/view/tabs-view.ts';
 import { watchEdges } from '../dom/edges.ts';
-import { type FocusWatch, watchFocusWithin } from '../dom/focus-within.ts';
+import { type FocusWatch, watchFocusWithin } from '../dom/focus.ts';
 import { queryValue, withQueryValue } from '../dom/query.ts';
 import { keepMarkedInView } from '../dom/strip.ts';
 import { carryOutTabs, listenForTabKeys } from '../dom/tabs.ts';

@@ -5,9 +5,8 @@ import {
   type DisclosuresState,
   nextDisclosures,
 } from '../core/interaction/disclosures.ts';
-import { heldPanel } from '../dom/held-panel.ts';
+import { carryOutPanels, heldPanel, listenWhileOpen } from '../dom/panels.ts';
 import { listenForHover } from '../dom/hover.ts';
-import { carryOutPanels, listenWhileOpen } from '../dom/panels.ts';
 import { placePanels } from '../dom/place-panels.ts';
 import { isDevelopment } from '../core/development.ts';
 import { useBrowserLayoutEffect } from './trail-context.ts';

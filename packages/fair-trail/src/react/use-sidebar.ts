@@ -7,7 +7,7 @@ import { menuMarks } from '../core/site/marks.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { allGroups, markedGroups } from '../core/view/tree-view.ts';
 import { followFilter } from '../dom/filter-field.ts';
-import { openGroupName, readOpenGroup } from '../dom/open-groups.ts';
+import { openGroupName, readOpenGroup } from '../dom/memory.ts';
 import { queryValue, withQueryValue } from '../dom/query.ts';
 import {
   awaitGroup,

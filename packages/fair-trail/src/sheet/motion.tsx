@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { itemKey } from '../core/view/menu-view.ts';
-import { isSeen } from '../dom/focusables.ts';
+import { isSeen } from '../dom/focus.ts';
 import { Navbar } from '../react/navbar.tsx';
 import { Sidebar } from '../react/sidebar.tsx';
 import { ViewRoot } from '../react/view.tsx';

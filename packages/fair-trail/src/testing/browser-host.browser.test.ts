@@ -4,7 +4,7 @@ import { promisesOf } from './promises.samples.ts';
 import { subjectBody } from './subject.samples.ts';
 import { clearSubject, showSubject, subjectPages } from './subject-in-page.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';
-import { menuParts } from './contracts/menu-contract.ts';
+import { menuParts } from './contracts/any-page/menu-contract.ts';
 import { menuContract, type MenuSubject } from './vitest.ts';
 
 afterEach(clearSubject);

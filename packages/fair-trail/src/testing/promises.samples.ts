@@ -1,4 +1,4 @@
-import type { ContractPart } from './contracts/contract-parts.ts';
+import type { ContractPart } from './contracts/contract.ts';
 import { NotJudged } from './failures.ts';
 
 /** Which promises a subject keeps, and which it breaks. What is not judged is neither. */

@@ -6,8 +6,8 @@ import { navigation } from './navigation.ts';
 import { promisesOf } from './promises.samples.ts';
 import { subjectDocument } from './subject.samples.ts';
 import { tenTests } from './ten-tests.samples.ts';
-import { breadcrumbTrailParts } from './contracts/breadcrumb-trail-contract.ts';
-import { tablistParts } from './contracts/tablist-contract.ts';
+import { breadcrumbTrailParts } from './contracts/any-page/breadcrumb-trail-contract.ts';
+import { tablistParts } from './contracts/any-page/tablist-contract.ts';
 import './vitest.ts';
 
 let dom: JSDOM | null = null;

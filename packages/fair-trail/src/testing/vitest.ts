@@ -11,7 +11,7 @@ export {
   breadcrumbPages,
   breadcrumbTrailContract,
   type BreadcrumbTrailSubject,
-} from './contracts/breadcrumb-trail-contract.ts';
-export { menuContract } from './contracts/menu-contract.ts';
-export { menuPages, type MenuSubject } from './contracts/menu-subject.ts';
-export { tablistContract, type TablistSubject } from './contracts/tablist-contract.ts';
+} from './contracts/any-page/breadcrumb-trail-contract.ts';
+export { menuContract } from './contracts/any-page/menu-contract.ts';
+export { menuPages, type MenuSubject } from './contracts/any-page/menu-subject.ts';
+export { tablistContract, type TablistSubject } from './contracts/any-page/tablist-contract.ts';

@@ -1,6 +1,6 @@
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 
 export const choiceLeaves: Probe = {
   id: 'choice-leaves',

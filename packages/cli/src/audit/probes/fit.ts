@@ -1,6 +1,6 @@
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 
 export const menuBesideWindow: Probe = {
   id: 'menu-beside-window',

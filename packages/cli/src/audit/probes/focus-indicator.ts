@@ -2,7 +2,7 @@ import type { FocusStep } from 'fair-trail/internal/audit';
 import { contrast, type Color } from 'fair-trail/color';
 import { PNG } from 'pngjs';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 
 export const focusNotShown: Probe = {
   id: 'focus-not-shown',

@@ -2,7 +2,7 @@ import type { FocusStep } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 import { lookAtIndicators } from './focus-indicator.ts';
 
 export const focusOnUnseen: Probe = {

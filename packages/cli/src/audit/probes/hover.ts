@@ -1,7 +1,7 @@
 import type { HoverTrigger } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 
 export const hoverOnly: Probe = {
   id: 'hover-only',

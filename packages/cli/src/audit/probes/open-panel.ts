@@ -1,6 +1,6 @@
 import type { FoundToggle, OpenPanel } from 'fair-trail/internal/audit';
 import type { Probe } from '../probe.ts';
-import type { ActionOutcome, AuditedPage } from '../used-page.ts';
+import type { ActionOutcome, AuditedPage } from '../audited-page.ts';
 
 export const panelOutOfWindow: Probe = {
   id: 'panel-out-of-window',

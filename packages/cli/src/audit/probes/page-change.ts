@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core';
 import { isSamePage, type PageReport } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 import { isHarmful } from '../../browser/harmful.ts';
 
 export const changeUntold: Probe = {

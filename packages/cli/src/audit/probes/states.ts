@@ -2,7 +2,7 @@ import { contrastMessage, lowContrast } from 'fair-trail/internal/audit';
 import type { CDPSession } from 'playwright-core';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../used-page.ts';
+import type { AuditedPage } from '../audited-page.ts';
 
 export const stateLowContrast: Probe = {
   id: 'state-low-contrast',

@@ -2,7 +2,7 @@ import type { FoundToggle, OpenPanel } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
-import type { ActionOutcome, AuditedPage } from '../used-page.ts';
+import type { ActionOutcome, AuditedPage } from '../audited-page.ts';
 import {
   lookAtPanel,
   openingMovesPage,

@@ -4,7 +4,7 @@ import { deepElements, linksIn } from '../deep-elements.ts';
 import { holds, navigationsOf } from '../navigations.ts';
 import { inOneReading } from '../one-reading.ts';
 import { roleOf } from '../role.ts';
-import { contrastOfLabel, type LabelContrast } from '../rules/looks.ts';
+import { contrastOfLabel, type LabelContrast } from '../rules/size-and-contrast.ts';
 import { selectorOf, tagOf } from '../selector.ts';
 import { isExposed, isSeen } from '../visible.ts';
 import { doubleText, movements, spaceText } from './conditions.ts';

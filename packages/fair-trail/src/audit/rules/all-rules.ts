@@ -1,11 +1,11 @@
 import type { Rule } from '../rule.ts';
 import { breadcrumbDataDiffers, breadcrumbElsewhere, breadcrumbTwice, breadcrumbUnmarked } from './breadcrumbs.ts';
-import { looksMarkedElsewhere, markByColorOnly, markOnlySeen, pageNotMarked } from './looks-of-marks.ts';
-import { lowContrast, smallTarget } from './looks.ts';
+import { looksMarkedElsewhere, markByColorOnly, markOnlySeen, pageNotMarked } from './marks-appearance.ts';
+import { lowContrast, smallTarget } from './size-and-contrast.ts';
 import { markOnAnotherPage, severalCurrentPages, unknownCurrentValue } from './marks.ts';
 import { controlWithoutName, labelNotInName, linkWithoutName } from './names.ts';
-import { noWayPast, pageWithoutTitle } from './page.ts';
-import { deadFragment, placeholderLink } from './places.ts';
+import { menuWithoutLandmark, noWayPast, pageWithoutTitle, positiveTabindex, zoomPrevented } from './page.ts';
+import { deadFragment, newWindowUntold, placeholderLink } from './link-targets.ts';
 import {
   controlInControl,
   focusInHidden,
@@ -16,15 +16,7 @@ import {
   tabsOutOfList,
 } from './relations.ts';
 import { noTabSelected, referenceToNothing, tabThatLeaves, toggleSaysClosed, toggleStateWrong } from './states.ts';
-import {
-  linksAllAlike,
-  listWithStrays,
-  menuWithoutLandmark,
-  newWindowUntold,
-  oneNameSeveralPlaces,
-  positiveTabindex,
-  zoomPrevented,
-} from './structure.ts';
+import { linksAllAlike, listWithStrays, oneNameSeveralPlaces } from './lists-of-links.ts';
 
 /**
  * Every rule for what can be read in a document, without using it.

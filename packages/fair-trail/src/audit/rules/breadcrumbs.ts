@@ -1,7 +1,7 @@
 import { breadcrumbTrails, type BreadcrumbTrail } from '../breadcrumb-trails.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
 import { wordsOf } from '../words.ts';
-import { isSamePage } from './same-page.ts';
+import { isSamePage } from './link-targets.ts';
 
 export const breadcrumbElsewhere: Rule = {
   id: 'breadcrumb-elsewhere',

@@ -3,8 +3,7 @@ import { deepElements, linksIn } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isExposed } from '../visible.ts';
-import { resolved } from './places.ts';
-import { isSamePage } from './same-page.ts';
+import { isSamePage, resolved } from './link-targets.ts';
 
 const values: ReadonlySet<string> = new Set(['page', 'step', 'location', 'date', 'time', 'true', 'false', '']);
 

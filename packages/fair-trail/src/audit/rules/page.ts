@@ -1,4 +1,7 @@
+import { linksIn } from '../deep-elements.ts';
+import { roleOf } from '../role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
+import { isDrawn, isExposed } from '../visible.ts';
 
 export const pageWithoutTitle: Rule = {
   id: 'page-without-title',
@@ -41,3 +44,61 @@ export const noWayPast: Rule = {
 function isBefore(one: Element, other: Element): boolean {
   return Boolean(one.compareDocumentPosition(other) & 4) || other.contains(one);
 }
+
+export const positiveTabindex: Rule = {
+  id: 'positive-tabindex',
+  title: 'A place in the order of focus is set by a number.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['2.4.3'],
+  hurts: 'People who use the keyboard: focus jumps here first, from wherever it is on the page.',
+  remedy: 'Leave tabindex out, and put it where it belongs in the document.',
+  standard: 'HTML standard, section 6.6.3 (tabindex); WCAG 2.2, failure F44',
+  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
+    for (const element of [...links, ...controls]) {
+      if (element.tabIndex > 0 && isExposed(element)) {
+        yield { element, message: `Its tabindex is ${element.tabIndex}.` };
+      }
+    }
+  },
+};
+
+export const menuWithoutLandmark: Rule = {
+  id: 'menu-without-landmark',
+  title: 'No menu of the page is a navigation landmark.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: ['1.3.1'],
+  hurts: 'People who go from landmark to landmark find no navigation.',
+  remedy: 'Put the links into nav.',
+  standard: 'HTML standard, section 4.3.4 (nav); ARIA Authoring Practices, landmark regions',
+  check: function* ({ navigations }: PageContext): Iterable<Violation> {
+    const isLandmark = navigations.some((element) => roleOf(element) === 'navigation');
+    const [first] = navigations;
+    if (first && !isLandmark && linksIn(first).filter(isDrawn).length >= 3) yield { element: first };
+  },
+};
+
+export const zoomPrevented: Rule = {
+  id: 'zoom-prevented',
+  title: 'The page keeps people from making it larger.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.4'],
+  hurts: 'People with low vision, on a phone: two fingers do nothing.',
+  remedy: 'Leave user-scalable and maximum-scale out of the viewport.',
+  standard: 'WCAG 2.2, 1.4.4 Resize Text',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    for (const meta of document.querySelectorAll<HTMLMetaElement>('meta[name="viewport" i]')) {
+      const wishes = new Map(
+        meta.content.split(/[,;]/u).map((wish) => {
+          const [name = '', value = ''] = wish.split('=');
+          return [name.trim().toLowerCase(), value.trim().toLowerCase()];
+        }),
+      );
+      const most = Number.parseFloat(wishes.get('maximum-scale') ?? 'NaN');
+      const isFixed = ['no', '0'].includes(wishes.get('user-scalable') ?? '');
+      if (isFixed || most < 2) yield { element: meta };
+    }
+  },
+};

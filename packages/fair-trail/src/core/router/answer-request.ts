@@ -1,7 +1,8 @@
-import { mayAccess, type Audience } from '../site/entry.ts';
-import { locate, type Position } from '../site/locate.ts';
+import { decodeQuery } from '../site/encoding.ts';
+import { type Audience, mayAccess } from '../site/entry.ts';
+import { type Position, locate } from '../site/locate.ts';
 import type { Site } from '../site/site.ts';
-import { movedAddress } from './moved-address.ts';
+import { addressOf, hashOf } from './history.ts';
 
 /** What a server is to send, with a status of HTTP (RFC 9110, section 15). */
 export type RequestAnswer =
@@ -25,4 +26,28 @@ export function answerRequest(site: Site, url: string, audience: Audience = []):
   if (location !== null) return { status: 301, position, location };
   if (!entry || status !== 'exact') return { status: 404, position };
   return { status: mayAccess(entry, audience) === false ? 403 : 200, position };
+}
+
+/**
+ * Where an old address leads on to, with the query and the hash that it came with; null for any other address. Keys of
+ * the query that the new address has already are not written twice.
+ *
+ * @param position where the address is
+ */
+export function movedAddress({ movedTo }: Position, url: string): string | null {
+  if (movedTo === null) return null;
+  const { pathname, search: own } = addressOf(movedTo);
+  const { search } = addressOf(url);
+  return pathname + joinQueries(own, search) + hashOf(url);
+}
+
+function joinQueries(own: string, other: string): string {
+  if (own === '' || other === '') return own || other;
+  const keyOf = (pair: string) => decodeQuery(pair.split('=', 1)[0] ?? '');
+  const taken = new Set(own.slice(1).split('&').map(keyOf));
+  const rest = other
+    .slice(1)
+    .split('&')
+    .filter((pair) => pair !== '' && !taken.has(keyOf(pair)));
+  return [own, ...rest].join('&');
 }

@@ -2,7 +2,7 @@ import { to, type Transition } from '../interaction/machine.ts';
 import { locate, samePosition, type Position } from '../site/locate.ts';
 import type { Site } from '../site/site.ts';
 import { addressOf, hashOf, type HistoryEntry, type Traversal } from './history.ts';
-import { movedAddress } from './moved-address.ts';
+import { movedAddress } from './answer-request.ts';
 
 /**
  * Where the visitor is. The address leads: position and marks follow it at once, and the page as soon as it is there.

@@ -1,6 +1,5 @@
 import { nearest } from './nearest.ts';
-import { pointerTo } from './pointer.ts';
-import { problem, type Problem } from './problems.ts';
+import { type Problem, problem } from './problems.ts';
 
 /** Where a value stands, and where its problems go. The pointer is only written out for those that have one. */
 export class FieldLocation {
@@ -180,4 +179,9 @@ export function readRequired<Value>(
     return null;
   }
   return read(object[field], below(place, field));
+}
+
+/** One more step of a JSON Pointer, escaped as RFC 6901 section 3 asks: `~` before `/`. */
+export function pointerTo(parent: string, step: string | number): string {
+  return `${parent}/${String(step).replaceAll('~', '~0').replaceAll('/', '~1')}`;
 }

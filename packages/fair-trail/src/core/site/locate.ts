@@ -2,7 +2,7 @@ import { parseUrl } from './address.ts';
 import { lineage, textIn, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { fill, labelOf } from './labels.ts';
-import { decodeQuery } from './query.ts';
+import { decodeQuery } from './encoding.ts';
 import { sameParams, type SiteRecords } from './records.ts';
 import type { Site } from './site.ts';
 

@@ -1,5 +1,5 @@
 import { hrefOf } from './hrefs.ts';
-import { pointerTo } from './pointer.ts';
+import { pointerTo } from './fields.ts';
 import { problem, type Problem } from './problems.ts';
 import type { MenuNode, Site } from './site.ts';
 

@@ -1,22 +1,22 @@
 import { hrefKind } from './address.ts';
 import { entryPointer, nothingByLanguage, textIn, type Entry, type Texts } from './entry.ts';
 import {
+  type FieldLocation,
+  type Languages,
   below,
+  pointerTo,
   readList,
   readName,
   readObject,
   readOptional,
   readRequired,
   readTexts,
-  type Languages,
-  type FieldLocation,
 } from './fields.ts';
 import { placeholdersIn } from './labels.ts';
 import { createAddressIndex, folding, type AddressIndex, type EntryAddress } from './match.ts';
 import { writeTemplate } from './path-template.ts';
 import type { Path } from './path.ts';
 import { SiteEntry } from './site-entry.ts';
-import { pointerTo } from './pointer.ts';
 import { problem, type ProblemCode } from './problems.ts';
 import { namesIn, namesOfPath, readHref, readPaths, sameNames } from './read-address.ts';
 import { entryFields, none } from './field-table.ts';

@@ -3,7 +3,7 @@ import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
 import { locate } from './locate.ts';
 import type { EntryAddress } from './match.ts';
 import { overlappingAddresses } from './overlap.ts';
-import { pointerTo } from './pointer.ts';
+import { pointerTo } from './fields.ts';
 import { problem, type Problem } from './problems.ts';
 import { reviewLabels, reviewMenu } from './review-menu.ts';
 import { readableSample, sampleAddresses } from './sample-addresses.ts';

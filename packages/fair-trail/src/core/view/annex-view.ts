@@ -1,5 +1,5 @@
 import type { Filtered } from '../site/filter.ts';
-import { queryPair } from '../site/query.ts';
+import { queryPair } from '../site/encoding.ts';
 import type { Wording } from '../wording.ts';
 import { closeView } from './close-view.ts';
 import { filterView } from './filter-view.ts';

@@ -2,7 +2,7 @@ import { pathSeparator } from '../interaction/groups.ts';
 import type { Filtered } from '../site/filter.ts';
 import type { Marks } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
-import { queryPair } from '../site/query.ts';
+import { queryPair } from '../site/encoding.ts';
 import { actionView, itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
 import { groupButtonView, panelButtonView } from './panel-view.ts';
 import { documentId, element, type ViewElement } from './view.ts';

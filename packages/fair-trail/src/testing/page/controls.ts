@@ -1,9 +1,8 @@
 import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
 import { roleOf } from '../../audit/role.ts';
 import type { Elements } from './elements.ts';
-import { isPopoverOpen } from './popover.ts';
+import { isPopoverOpen, isShown } from './shown.ts';
 import type { ControlReading } from './reading.ts';
-import { isShown } from './shown.ts';
 
 const openers: ReadonlySet<string | null> = new Set(['button', 'link', 'menuitem']);
 

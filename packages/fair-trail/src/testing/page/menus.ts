@@ -7,7 +7,7 @@ import { isMenuName } from '../../audit/words.ts';
 import { controlOf, isOpener, targetOf } from './controls.ts';
 import type { Elements } from './elements.ts';
 import { itemsIn, type FoundItem } from './items.ts';
-import { lastStop } from './stops.ts';
+import { lastStop } from './focusable.ts';
 import type { BreadcrumbReading, ControlReading, ItemReading, MenuReading } from './reading.ts';
 
 /** The menus of a page, and the controls that are in none of them. */

@@ -10,7 +10,7 @@ import { linkOf } from './items.ts';
 import type { FocusReading, FoundReading, PageReading } from './reading.ts';
 import { isShown } from './shown.ts';
 import { setTextSize } from './text-size.ts';
-import { focusable } from './stops.ts';
+import { focusable } from './focusable.ts';
 import { tablistsOf } from './tablists.ts';
 
 /** Where an element lies from what has focus, in the order of the document. */

@@ -1,6 +1,5 @@
 import { askedOnce } from '../../audit/one-reading.ts';
 import { isDrawn, isExposed, isOnPage, parentOf } from '../../audit/visible.ts';
-import { isPopoverOpen } from './popover.ts';
 
 /**
  * Whether somebody can see and hear it: it is drawn, where scrolling gets, and there for assistive technology. In a document
@@ -46,4 +45,13 @@ function isHiddenByAttributes(element: Element): boolean {
     if (isInClosed) return true;
   }
   return false;
+}
+
+/** A simulated document may not know of popovers: then they are taken for closed. */
+export function isPopoverOpen(element: Element): boolean {
+  try {
+    return element.matches(':popover-open');
+  } catch {
+    return false;
+  }
 }

@@ -1,9 +1,9 @@
 import { afterEach, describe, expect, test } from 'vitest';
-import { defineSite } from '../../core/site/define.ts';
-import { promisesOf, replaced } from '../promises.samples.ts';
-import { clearSubject, showSubject } from '../subject-in-page.samples.ts';
-import { subjectBody, subjectScript, subjectSite, subjectStyle } from '../subject.samples.ts';
-import { breadcrumbPages, breadcrumbTrailContract } from '../vitest.ts';
+import { defineSite } from '../../../core/site/define.ts';
+import { promisesOf, replaced } from '../../promises.samples.ts';
+import { clearSubject, showSubject } from '../../subject-in-page.samples.ts';
+import { subjectBody, subjectScript, subjectSite, subjectStyle } from '../../subject.samples.ts';
+import { breadcrumbPages, breadcrumbTrailContract } from '../../vitest.ts';
 import { breadcrumbTrailParts } from './breadcrumb-trail-contract.ts';
 
 afterEach(clearSubject);

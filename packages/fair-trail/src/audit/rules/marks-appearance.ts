@@ -1,10 +1,9 @@
 import { contrast, readComputedColor } from '../../core/color/color.ts';
 import { linksIn } from '../deep-elements.ts';
-import { differencesOf, type Look } from '../look.ts';
+import { differencesOf, type Look } from '../appearance.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
 import { isDrawn, isExposed } from '../visible.ts';
-import { resolved } from './places.ts';
-import { isSamePage } from './same-page.ts';
+import { isSamePage, resolved } from './link-targets.ts';
 
 /** A class by which stylesheets mark where we are. */
 const markingClass =

@@ -1,14 +1,14 @@
 import { expect } from 'vitest';
-import { locate, titleOf } from '../../core/site/locate.ts';
-import type { MenuItem } from '../../core/site/menu-item.ts';
-import { menuItems, type Visit } from '../../core/site/menus.ts';
-import type { Site } from '../../core/site/site.ts';
-import type { Input } from '../host.ts';
-import { navigationMatchers } from '../matchers.ts';
-import type { Menu } from '../menu.ts';
-import type { Navigation } from '../navigation.ts';
-import type { ControlReading, ItemReading } from '../page/reading.ts';
-import type { ContractPart } from './contract-parts.ts';
+import { locate, titleOf } from '../../../core/site/locate.ts';
+import type { MenuItem } from '../../../core/site/menu-item.ts';
+import { menuItems, type Visit } from '../../../core/site/menus.ts';
+import type { Site } from '../../../core/site/site.ts';
+import type { Input } from '../../host.ts';
+import { navigationMatchers } from '../../matchers.ts';
+import type { Menu } from '../../menu.ts';
+import type { Navigation } from '../../navigation.ts';
+import type { ControlReading, ItemReading } from '../../page/reading.ts';
+import type { ContractPart } from '../contract.ts';
 
 expect.extend(navigationMatchers);
 

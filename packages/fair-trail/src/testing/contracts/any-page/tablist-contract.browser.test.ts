@@ -1,9 +1,9 @@
 import { afterEach, describe, expect, test } from 'vitest';
-import { promisesOf, replaced } from '../promises.samples.ts';
-import { clearSubject, showSubject } from '../subject-in-page.samples.ts';
-import { tablistContract } from '../vitest.ts';
+import { promisesOf, replaced } from '../../promises.samples.ts';
+import { clearSubject, showSubject } from '../../subject-in-page.samples.ts';
+import { tablistContract } from '../../vitest.ts';
 import { tablistParts } from './tablist-contract.ts';
-import { tabsByHand, tabsFaults } from './tabs-by-hand.samples.ts';
+import { tabsByHand, tabsFaults } from '../tabs-by-hand.samples.ts';
 
 afterEach(clearSubject);
 

@@ -2,7 +2,7 @@ import type { DefinedSite } from 'fair-trail';
 import type { PageReading } from 'fair-trail/testing';
 import { everyItem } from 'fair-trail/internal/testing';
 import { linksByKey, type SiteMenus } from './site-menus.ts';
-import type { ExpectedPage } from './stops.ts';
+import type { ExpectedPage } from './expected-pages.ts';
 
 /** What is kept of a page that is there. */
 export interface VisitedPage {

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { reasonOf } from './reason-of.ts';
+import { reasonOf } from './printable.ts';
 
 test.each<[unknown, string]>([
   [new Error('the page hangs'), 'the page hangs'],

@@ -1,5 +1,4 @@
-import type { SkippedParts } from './contract.ts';
-import { registerParts } from './contract-parts.ts';
+import { type SkippedParts, registerParts } from '../contract.ts';
 import { marks, names, panels, titles } from './menu-parts-shown.ts';
 import { history, keyboard, largeText, mouse, narrow, touch } from './menu-parts-used.ts';
 import { endsOf, type MenuPart, type MenuSubject } from './menu-subject.ts';

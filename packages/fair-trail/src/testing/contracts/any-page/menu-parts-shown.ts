@@ -1,8 +1,8 @@
 import { expect } from 'vitest';
-import { NotJudged } from '../failures.ts';
-import { everyItem } from '../find.ts';
-import { pathOf } from '../path-of.ts';
-import { waitUntil } from '../waiting.ts';
+import { NotJudged } from '../../failures.ts';
+import { everyItem } from '../../find.ts';
+import { pathOf } from '../../path-of.ts';
+import { waitUntil } from '../../waiting.ts';
 import { begin, opener, type MenuPart } from './menu-subject.ts';
 
 export const names: MenuPart = {

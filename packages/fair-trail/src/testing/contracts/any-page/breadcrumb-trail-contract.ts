@@ -1,18 +1,17 @@
 import { expect } from 'vitest';
-import { isSamePage } from '../../audit/rules/same-page.ts';
-import { breadcrumbs } from '../../core/site/breadcrumbs.ts';
-import { locate } from '../../core/site/locate.ts';
-import type { SiteRecords } from '../../core/site/records.ts';
-import type { Site } from '../../core/site/site.ts';
-import { NotJudged } from '../failures.ts';
-import type { Input } from '../host.ts';
-import { navigationMatchers } from '../matchers.ts';
-import type { Menu } from '../menu.ts';
-import type { Navigation } from '../navigation.ts';
-import type { BreadcrumbReading } from '../page/reading.ts';
-import { pathOf } from '../path-of.ts';
-import type { SkippedParts } from './contract.ts';
-import { registerParts, type ContractPart } from './contract-parts.ts';
+import { isSamePage } from '../../../audit/rules/link-targets.ts';
+import { breadcrumbs } from '../../../core/site/breadcrumbs.ts';
+import { locate } from '../../../core/site/locate.ts';
+import type { SiteRecords } from '../../../core/site/records.ts';
+import type { Site } from '../../../core/site/site.ts';
+import { NotJudged } from '../../failures.ts';
+import type { Input } from '../../host.ts';
+import { navigationMatchers } from '../../matchers.ts';
+import type { Menu } from '../../menu.ts';
+import type { Navigation } from '../../navigation.ts';
+import type { BreadcrumbReading } from '../../page/reading.ts';
+import { pathOf } from '../../path-of.ts';
+import { type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
 
 expect.extend(navigationMatchers);
 

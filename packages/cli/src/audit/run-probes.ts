@@ -9,8 +9,8 @@ import { narrowMenuLacks, type Comparison, type Difference } from './probes/acro
 import { attempts } from './probes/all-probes.ts';
 import { againstSite } from './probes/site-map.ts';
 import type { Tried } from './tried.ts';
-import { AuditedPage } from './used-page.ts';
-import { reasonOf } from '../reason-of.ts';
+import { AuditedPage } from './audited-page.ts';
+import { reasonOf } from '../printable.ts';
 
 /** What all pages of one audit share. */
 export interface SharedByPages {

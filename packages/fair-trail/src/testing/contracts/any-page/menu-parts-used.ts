@@ -1,6 +1,6 @@
 import { expect } from 'vitest';
-import { NotJudged } from '../failures.ts';
-import { everyItem } from '../find.ts';
+import { NotJudged } from '../../failures.ts';
+import { everyItem } from '../../find.ts';
 import { begin, reachEach, toggleOf, type MenuPart } from './menu-subject.ts';
 
 export const mouse: MenuPart = {

@@ -2,10 +2,9 @@ import { accessibleName } from '../accessible-name.ts';
 import { deepElements, linksIn } from '../deep-elements.ts';
 import { roleOf } from '../role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isDrawn, isExposed } from '../visible.ts';
+import { isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';
-import { resolved } from './places.ts';
-import { isSamePage } from './same-page.ts';
+import { isSamePage, resolved } from './link-targets.ts';
 
 export const linksAllAlike: Rule = {
   id: 'links-all-alike',
@@ -88,87 +87,6 @@ export const listWithStrays: Rule = {
       );
       // An element of its own may well be an item inside.
       if (stray && !stray.localName.includes('-')) yield { element: stray };
-    }
-  },
-};
-
-export const positiveTabindex: Rule = {
-  id: 'positive-tabindex',
-  title: 'A place in the order of focus is set by a number.',
-  severity: 'warning',
-  certainty: 'likely',
-  wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard: focus jumps here first, from wherever it is on the page.',
-  remedy: 'Leave tabindex out, and put it where it belongs in the document.',
-  standard: 'HTML standard, section 6.6.3 (tabindex); WCAG 2.2, failure F44',
-  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
-    for (const element of [...links, ...controls]) {
-      if (element.tabIndex > 0 && isExposed(element)) {
-        yield { element, message: `Its tabindex is ${element.tabIndex}.` };
-      }
-    }
-  },
-};
-
-export const menuWithoutLandmark: Rule = {
-  id: 'menu-without-landmark',
-  title: 'No menu of the page is a navigation landmark.',
-  severity: 'advice',
-  certainty: 'likely',
-  wcag: ['1.3.1'],
-  hurts: 'People who go from landmark to landmark find no navigation.',
-  remedy: 'Put the links into nav.',
-  standard: 'HTML standard, section 4.3.4 (nav); ARIA Authoring Practices, landmark regions',
-  check: function* ({ navigations }: PageContext): Iterable<Violation> {
-    const isLandmark = navigations.some((element) => roleOf(element) === 'navigation');
-    const [first] = navigations;
-    if (first && !isLandmark && linksIn(first).filter(isDrawn).length >= 3) yield { element: first };
-  },
-};
-
-export const newWindowUntold: Rule = {
-  id: 'new-window-untold',
-  title: 'A link opens another window, and does not say so.',
-  severity: 'advice',
-  certainty: 'likely',
-  wcag: [],
-  hurts: 'People who do not see the window change: Back does nothing, and they cannot tell why.',
-  remedy: 'Say it in the link, with words or with a sign that has a text; or open it in the same window.',
-  standard: 'WCAG 2.2, 3.2.5 (AAA), technique G201',
-  check: function* ({ links }: PageContext): Iterable<Violation> {
-    for (const link of links) {
-      const isOther = link.target === '_blank' && isExposed(link);
-      if (!isOther) continue;
-      const told = `${accessibleName(link, 'link')} ${link.title}`;
-      // A sign beside the words is taken to say it.
-      const hasSign = link.querySelector('svg, img') !== null;
-      if (!hasSign && !/new (?:tab|window)|extern|neue[rsmn]? (?:tab|fenster)|nouvel|nueva|↗|⧉/iu.test(told)) {
-        yield { element: link };
-      }
-    }
-  },
-};
-
-export const zoomPrevented: Rule = {
-  id: 'zoom-prevented',
-  title: 'The page keeps people from making it larger.',
-  severity: 'error',
-  certainty: 'sure',
-  wcag: ['1.4.4'],
-  hurts: 'People with low vision, on a phone: two fingers do nothing.',
-  remedy: 'Leave user-scalable and maximum-scale out of the viewport.',
-  standard: 'WCAG 2.2, 1.4.4 Resize Text',
-  check: function* ({ document }: PageContext): Iterable<Violation> {
-    for (const meta of document.querySelectorAll<HTMLMetaElement>('meta[name="viewport" i]')) {
-      const wishes = new Map(
-        meta.content.split(/[,;]/u).map((wish) => {
-          const [name = '', value = ''] = wish.split('=');
-          return [name.trim().toLowerCase(), value.trim().toLowerCase()];
-        }),
-      );
-      const most = Number.parseFloat(wishes.get('maximum-scale') ?? 'NaN');
-      const isFixed = ['no', '0'].includes(wishes.get('user-scalable') ?? '');
-      if (isFixed || most < 2) yield { element: meta };
     }
   },
 };

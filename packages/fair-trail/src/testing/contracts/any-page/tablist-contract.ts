@@ -1,11 +1,10 @@
 import { expect } from 'vitest';
-import { NotJudged } from '../failures.ts';
-import type { Input } from '../host.ts';
-import type { Navigation } from '../navigation.ts';
-import type { TablistReading, TabReading } from '../page/reading.ts';
-import type { Tablist } from '../tablist.ts';
-import type { SkippedParts } from './contract.ts';
-import { registerParts, type ContractPart } from './contract-parts.ts';
+import { NotJudged } from '../../failures.ts';
+import type { Input } from '../../host.ts';
+import type { Navigation } from '../../navigation.ts';
+import type { TablistReading, TabReading } from '../../page/reading.ts';
+import type { Tablist } from '../../tablist.ts';
+import { type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
 
 /** Tabs of anybody's making, and how a test gets at them. */
 export interface TablistSubject {

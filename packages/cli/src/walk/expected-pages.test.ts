@@ -1,6 +1,6 @@
 import { defineSite, type SiteDefinition } from 'fair-trail';
 import { describe, expect, test } from 'vitest';
-import { keyOf, expectedPages } from './stops.ts';
+import { keyOf, expectedPages } from './expected-pages.ts';
 import { WalkNotes } from './walk-report.ts';
 
 const visitor = { audience: [], records: {} };

@@ -1,5 +1,6 @@
+import { accessibleName } from '../accessible-name.ts';
 import { decodeSegment } from '../../core/site/encoding.ts';
-import type { Violation, PageContext, Rule } from '../rule.ts';
+import type { PageContext, Rule, Violation } from '../rule.ts';
 import { isExposed } from '../visible.ts';
 import { wordsOf } from '../words.ts';
 
@@ -33,6 +34,29 @@ export const placeholderLink: Rule = {
       if (!isExposed(link) || /\b(?:top|up)\b/iu.test(link.textContent)) continue;
       if (href === '#' || /^javascript:\s*(?:void\s*\(?\s*0?\s*\)?)?;?\s*$/iu.test(href)) {
         yield { element: link, message: `Its address is “${href}”.` };
+      }
+    }
+  },
+};
+
+export const newWindowUntold: Rule = {
+  id: 'new-window-untold',
+  title: 'A link opens another window, and does not say so.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People who do not see the window change: Back does nothing, and they cannot tell why.',
+  remedy: 'Say it in the link, with words or with a sign that has a text; or open it in the same window.',
+  standard: 'WCAG 2.2, 3.2.5 (AAA), technique G201',
+  check: function* ({ links }: PageContext): Iterable<Violation> {
+    for (const link of links) {
+      const isOther = link.target === '_blank' && isExposed(link);
+      if (!isOther) continue;
+      const told = `${accessibleName(link, 'link')} ${link.title}`;
+      // A sign beside the words is taken to say it.
+      const hasSign = link.querySelector('svg, img') !== null;
+      if (!hasSign && !/new (?:tab|window)|extern|neue[rsmn]? (?:tab|fenster)|nouvel|nueva|↗|⧉/iu.test(told)) {
+        yield { element: link };
       }
     }
   },
@@ -74,4 +98,16 @@ export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
   } catch {
     return null;
   }
+}
+
+/** Whether two addresses are of one page. A trailing slash, and the name of a folder's own page, make no other page; the query does, and so does a route in the hash. */
+export function isSamePage(target: URL | null, url: URL): boolean {
+  if (target?.origin !== url.origin || target.search !== url.search) return false;
+  // The first route of an app is its page without one.
+  const route = ({ hash }: URL) => (/^#!?\/./u.test(hash) ? hash : '');
+  return pathOf(target) === pathOf(url) && route(target) === route(url);
+}
+
+function pathOf({ pathname }: URL): string {
+  return pathname.replace(/\/(?:index\.html?)?$/u, '');
 }
