@@ -1,3 +1,4 @@
+import type { BreadcrumbsOptions } from '../core/view/component-options.ts';
 import { forwardRef, useEffect, useId, useMemo, useRef, useState, type HTMLAttributes, type ReactNode } from 'react';
 import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
 import type { FoldRange } from '../core/layout/fold.ts';
@@ -20,31 +21,11 @@ import { ViewRoot } from './view.tsx';
 /**
  * The properties of `Breadcrumbs`.
  */
-export interface BreadcrumbsProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
-  /**
-   * Whether steps are folded away behind a button: as many as must, for the rest to `fit` in one line; `always` all but the
-   * first and last few; or `never`, and then they take as many lines as they need. Default: `fit`.
-   */
-  readonly fold?: 'fit' | 'always' | 'never';
-  /** How many steps from the home page stay. Default: 1. */
-  readonly keepFirst?: number;
-  /** How many steps up to the page stay. Default: 2. */
-  readonly keepLast?: number;
-  /** What the step of the page itself is. Default: `text`. */
-  readonly current?: 'text' | 'link';
-  /** What is shown where room is short: as much as fits, or the `parent` alone. Default: `fold`. */
-  readonly whenNarrow?: 'fold' | 'parent';
-  /** Whether each step has a button that shows what stands beside it in the site. Default: false. */
-  readonly siblings?: boolean;
+export interface BreadcrumbsProps extends BreadcrumbsOptions, Omit<HTMLAttributes<HTMLElement>, 'children'> {
   /** Stands between steps, hidden from assistive technology. Default: a stroke. */
   readonly separator?: ReactNode;
   /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
   readonly icon?: (name: string) => ReactNode;
-  /**
-   * Whether the way is also in the document as schema.org's `BreadcrumbList`. Not for a site
-   * without an `origin`: the addresses have to be absolute. Default: false.
-   */
-  readonly structuredData?: boolean;
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { BarOptions } from '../core/view/component-options.ts';
 import {
   forwardRef,
   useCallback,
@@ -33,7 +34,7 @@ import { ViewRoot } from './view.tsx';
 /**
  * The properties of a `Navbar`.
  */
-export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
+export interface NavbarProps extends BarOptions, Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** The menu of the site file whose items the bar shows. Default: `main`. */
   readonly menu?: string;
   /** The name of the navigation landmark. Default: "Main", or what the trail's wording says. */
@@ -46,34 +47,10 @@ export interface NavbarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly end?: ReactNode;
   /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
   readonly icon?: (name: string) => ReactNode;
-  /** Default: `header`. A second bar on a page should be a `div`. */
-  readonly element?: 'header' | 'div';
-  /** What becomes of the menu where room is short. Default: `panel`. */
-  readonly whenNarrow?: NarrowForm;
-  /** Whether the end slot stays in the row, or goes into the menu's panel where room is short. Default: `row`. */
-  readonly endPlace?: 'row' | 'panel';
-  /** Whether the menu is behind the toggle at every width; for `panel` and `screen`. Default: false. */
-  readonly alwaysToggle?: boolean;
   /** Whether the menu is open where room is short. Without it the bar decides by itself. */
   readonly expanded?: boolean;
   /** Told when the menu wants to open or close. */
   readonly onToggle?: (expanded: boolean) => void;
-  /** How the panels under items are laid out: all, or each by its entry's id. Default: as suits their content. */
-  readonly panels?: PanelForm | Readonly<Record<string, PanelForm>>;
-  /** Whether panels also open for a mouse that rests on their items. Default: false. */
-  readonly hoverOpens?: boolean;
-  /** The id of an entry whose panel stays open, while it is being styled. */
-  readonly held?: string;
-  /** What is behind open panels, or the open menu, is dimmed. Default: neither. */
-  readonly backdrop?: 'panels' | 'menu' | 'both';
-  /** Whether the bar stays in view as the page scrolls: within what holds it, or always. Default: it does not. */
-  readonly pinned?: 'sticky' | 'fixed';
-  /** For a pinned bar: what it does on the way down the page. On the way up it is whole again. Default: nothing. */
-  readonly givesWay?: 'shrink' | 'hide';
-  /** Whether the row is as wide as the content (`--ft-bar-width`) or as the window. Default: `content`. */
-  readonly extent?: 'content' | 'window';
-  /** How the items share the room that they do not need (CSS Box Alignment). Default: `end`. */
-  readonly justify?: 'start' | 'center' | 'end' | 'space-between' | 'stretch';
   /** The row as the app arranges it: its own markup, with a `Part` for each part of the bar. Default: the usual row. */
   readonly children?: ReactNode;
 }

@@ -1,3 +1,4 @@
+import type { SidebarOptions } from '../core/view/component-options.ts';
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import type { AnnexEvent } from '../core/interaction/annex.ts';
 import type { GroupsEvent } from '../core/interaction/groups.ts';
@@ -23,7 +24,7 @@ import { ViewRoot } from './view.tsx';
 /**
  * The properties of a `Sidebar`.
  */
-export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
+export interface SidebarProps extends SidebarOptions, Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** The menu of the site file whose items it shows: its groups are titled sections. Default: `main`. */
   readonly menu?: string;
   /**
@@ -35,34 +36,16 @@ export interface SidebarProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggl
   readonly name?: string;
   /** Draws an icon by its name in the site file. Its drawing should be hidden from assistive technology. */
   readonly icon?: (name: string) => ReactNode;
-  /** Colors of markers before labels, as CSS writes them, by entry id; of a record, with its params: `species-page/curlew`. */
-  readonly markers?: Readonly<Record<string, string>>;
-  /** Whether several groups beside each other may be open. Default: `many`. */
-  readonly groups?: 'one' | 'many';
-  /** Whether there is a field that filters. Default: false. */
-  readonly search?: boolean;
-  /** Whether it can be narrowed to its icons. Default: false. */
-  readonly rail?: boolean;
   /** Whether it is narrow now. Without it the sidebar decides by itself, and remembers. */
   readonly narrowed?: boolean;
   /** Told when it wants to be narrowed or widened. */
   readonly onNarrow?: (narrowed: boolean) => void;
-  /** Where it stands when room is short: over the page, or above the content. Default: `cover`. */
-  readonly whenNarrow?: SidebarNarrowForm;
-  /** Whether it is behind its toggle at every width. Default: false. */
-  readonly alwaysToggle?: boolean;
   /** Whether it is open behind its toggle. Without it the sidebar decides by itself. */
   readonly expanded?: boolean;
   /** Told when it wants to open or close. */
   readonly onToggle?: (expanded: boolean) => void;
-  /** The ids of entries whose items open in a second panel, and not in place. They are pages. Default: none. */
-  readonly annex?: readonly string[];
-  /** The key of the address's query that says which annex is open. Default: `annex`. */
-  readonly annexParameter?: string;
   /** Stands below the list of an annex. */
   readonly panel?: (label: string) => ReactNode;
-  /** The level of the titles of sections and annexes. Default: 2. */
-  readonly headingLevel?: 2 | 3 | 4;
   /** Stands above the list. */
   readonly start?: ReactNode;
   /** Stands below the list, and does not scroll with it. */

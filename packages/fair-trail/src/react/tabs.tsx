@@ -1,3 +1,4 @@
+import type { TabsOptions } from '../core/view/component-options.ts';
 import { errorText } from '../core/error-texts.ts';
 import {
   createContext,
@@ -38,33 +39,13 @@ import { ViewRoot } from './view.tsx';
 /**
  * The properties of `Tabs`.
  */
-export interface TabsProps extends Omit<HTMLAttributes<HTMLElement>, 'onSelect'> {
-  /** The tabs, in their order. They may change: where the selected one goes, the next takes its place. */
-  readonly tabs: readonly TabDescription[];
+export interface TabsProps extends TabsOptions, Omit<HTMLAttributes<HTMLElement>, 'onSelect'> {
   /** The name of the tablist. */
   readonly label: string;
   /** The id of the selected tab. Without it the tabs decide by themselves. */
   readonly selected?: string;
-  /** The id of the tab to begin with. Default: the first that is enabled. */
-  readonly initial?: string;
   /** Told when another tab wants to be selected. */
   readonly onSelect?: (id: string) => void;
-  /** Whether walking to a tab by arrow keys selects it. Default: `automatic`. */
-  readonly activation?: 'automatic' | 'manual';
-  /** Default: `horizontal`. */
-  readonly orientation?: TabsOrientation;
-  /** Whether the tabs share the whole room. Default: `natural`. */
-  readonly widths?: 'natural' | 'filling';
-  /**
-   * Where the address says which tab is selected, so that it can be sent to someone: in its hash, or under a key of its
-   * query. Default: nowhere.
-   */
-  readonly linkedTo?: 'hash' | { readonly query: string };
-  /**
-   * Which panels are in the document: `all`, which people without scripts need; the `selected` one; or those that have
-   * been `visited`, which keep what was done in them. Default: `all`.
-   */
-  readonly panels?: 'all' | 'selected' | 'visited';
   /** Draws an icon by its name. Its drawing should be hidden from assistive technology. */
   readonly icon?: (name: string) => ReactNode;
 }

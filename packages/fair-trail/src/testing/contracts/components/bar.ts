@@ -1,20 +1,17 @@
+import type { BarOptions } from '../../../core/view/component-options.ts';
 import { expect } from 'vitest';
 import { page } from 'vitest/browser';
 import type { SiteDefinition } from '../../../core/site/definition.ts';
 import type { NarrowForm } from '../../../core/view/bar-view.ts';
 
 /** A bar that a contract asks for. */
-export interface BarRequest {
+export interface BarRequest extends Pick<
+  BarOptions,
+  'whenNarrow' | 'alwaysToggle' | 'hoverOpens' | 'held' | 'pinned' | 'givesWay' | 'backdrop'
+> {
   readonly definition: SiteDefinition;
   /** Where the visitor is. Default: `/`. */
   readonly url?: string;
-  readonly whenNarrow?: NarrowForm;
-  readonly alwaysToggle?: boolean;
-  readonly hoverOpens?: boolean;
-  readonly held?: string;
-  readonly pinned?: 'sticky' | 'fixed';
-  readonly givesWay?: 'shrink' | 'hide';
-  readonly backdrop?: 'panels' | 'menu' | 'both';
   /** Whether there is a button after the menu. */
   readonly end?: boolean;
   /** The audiences that the visitor is in. Default: none. */

@@ -1,3 +1,4 @@
+import type { BreadcrumbsOptions } from '../../../core/view/component-options.ts';
 import { expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteRecords } from '../../../core/site/records.ts';
@@ -5,18 +6,11 @@ import { componentContract } from './component-contract.ts';
 import type { SkippedParts } from '../contract.ts';
 
 /** Breadcrumbs of the site `deep` that a contract asks for, above a page that begins with the text "Content". */
-export interface BreadcrumbsRequest {
+export interface BreadcrumbsRequest extends BreadcrumbsOptions {
   readonly url: string;
   readonly records?: SiteRecords;
-  readonly fold?: 'fit' | 'always' | 'never';
-  readonly keepFirst?: number;
-  readonly keepLast?: number;
-  readonly current?: 'text' | 'link';
-  readonly whenNarrow?: 'fold' | 'parent';
-  readonly siblings?: boolean;
   /** A text between steps. */
   readonly separator?: string;
-  readonly structuredData?: boolean;
 }
 
 /** Shows them; what they are told can be changed. */

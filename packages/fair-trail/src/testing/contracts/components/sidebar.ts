@@ -1,3 +1,4 @@
+import type { SidebarOptions } from '../../../core/view/component-options.ts';
 import { afterEach, beforeEach } from 'vitest';
 import { page } from 'vitest/browser';
 import { memoryKeys } from '../../../core/interaction/memory-keys.ts';
@@ -5,21 +6,17 @@ import type { SiteDefinition } from '../../../core/site/definition.ts';
 import type { SiteRecords } from '../../../core/site/records.ts';
 
 /** A sidebar that a contract asks for, with the menu `desk`, in a layout beside the site's pages. */
-export interface SidebarRequest {
+export interface SidebarRequest extends Pick<
+  SidebarOptions,
+  'groups' | 'search' | 'rail' | 'whenNarrow' | 'alwaysToggle' | 'annex' | 'markers'
+> {
   /** Default: `desk`. */
   readonly definition?: SiteDefinition;
   /** Where the visitor is; null for where the browser is, as after a reload. Default: `/`. */
   readonly url?: string | null;
   readonly records?: SiteRecords;
-  readonly groups?: 'one' | 'many';
-  readonly search?: boolean;
-  readonly rail?: boolean;
-  readonly whenNarrow?: 'cover' | 'above';
-  readonly alwaysToggle?: boolean;
-  readonly annex?: readonly string[];
   /** Whether it carries a text below an annex's list. */
   readonly panel?: boolean;
-  readonly markers?: Readonly<Record<string, string>>;
 }
 
 /** Shows it. The visitor's way is kept in the browser's own history. */

@@ -1,3 +1,4 @@
+import type { TabsOptions } from '../../../core/view/component-options.ts';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import type { SiteDefinition } from '../../../core/site/definition.ts';
@@ -7,14 +8,7 @@ import { componentContract } from './component-contract.ts';
 import type { SkippedParts } from '../contract.ts';
 
 /** Tabs that a contract asks for. Each panel holds the text "About" with the tab's label, and a field. */
-export interface TabsRequest {
-  readonly tabs: readonly TabDescription[];
-  readonly activation?: 'automatic' | 'manual';
-  readonly orientation?: 'horizontal' | 'vertical';
-  readonly widths?: 'natural' | 'filling';
-  readonly linkedTo?: 'hash' | { readonly query: string };
-  readonly panels?: 'all' | 'selected' | 'visited';
-  readonly initial?: string;
+export interface TabsRequest extends TabsOptions {
   /** Where the visitor is; null for where the browser is, as after a reload. Default: `/`. */
   readonly url?: string | null;
 }
