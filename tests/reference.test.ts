@@ -1,8 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
-import { publicNames, referencePages } from '../scripts/reference.mjs';
+import * as reference from '../scripts/reference.mjs';
 import { root } from './code-blocks.ts';
+
+interface PublicName {
+  readonly name: string;
+  readonly isValue: boolean;
+  readonly text: string;
+  readonly examples: readonly string[];
+}
+
+// The script has no types.
+const { publicNames, referencePages } = reference as unknown as {
+  readonly publicNames: () => readonly { readonly module: string; readonly names: readonly PublicName[] }[];
+  readonly referencePages: () => Promise<ReadonlyMap<string, string>>;
+};
 
 const surfaces = publicNames();
 const all = surfaces.flatMap(({ module, names }) => names.map((one) => ({ ...one, title: `${module}: ${one.name}` })));

@@ -1,2 +1,2 @@
 /** Whether this is the development build, which checks what only a developer can put right. */
-export const isDevelopment: boolean = true;
+export const isDevelopment = true as boolean;

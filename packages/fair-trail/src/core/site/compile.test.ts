@@ -250,8 +250,8 @@ test('nothing that an app with a compiled site loads holds checks, their texts, 
       const names = importClause?.namedBindings;
       // Types are nothing once they are compiled.
       const isType =
-        importClause?.isTypeOnly ||
-        (names && ts.isNamedImports(names) && names.elements.every(({ isTypeOnly }) => isTypeOnly));
+        importClause?.phaseModifier === ts.SyntaxKind.TypeKeyword ||
+        (names !== undefined && ts.isNamedImports(names) && names.elements.every(({ isTypeOnly }) => isTypeOnly));
       if (!isType) visit(path.resolve(path.dirname(file), moduleSpecifier.text));
     }
   };

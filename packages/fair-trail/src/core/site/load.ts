@@ -84,11 +84,16 @@ function load(compiled: CompiledSite): Site {
     return entry;
   };
 
+  const entryOf = (id: string): Entry => {
+    const entry = byId.get(id);
+    if (!entry) throw new TypeError(errorText('compiled-version'));
+    return entry;
+  };
+
   const loadItems = (items: readonly CompiledMenuItem[]): readonly MenuNode[] =>
     items.map((item): MenuNode => {
-      if (typeof item === 'string') return { kind: 'entry', entry: byId.get(item) as Entry, depth: 1, params: {} };
-      if ('entry' in item)
-        return { kind: 'entry', depth: 1, params: {}, ...item, entry: byId.get(item.entry) as Entry };
+      if (typeof item === 'string') return { kind: 'entry', entry: entryOf(item), depth: 1, params: {} };
+      if ('entry' in item) return { kind: 'entry', depth: 1, params: {}, ...item, entry: entryOf(item.entry) };
       if ('divider' in item) return { kind: 'divider' };
       if ('either' in item) return { kind: 'choice', nodes: loadItems(item.either) };
       const labels = textsOf(item.label);

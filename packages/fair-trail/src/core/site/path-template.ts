@@ -81,7 +81,8 @@ export interface FilledTemplate {
  */
 export function fillTemplate(template: PathTemplate, params: Params): FilledTemplate | null {
   const values = new Map<string, string>();
-  let isMissing = false;
+  // The compiler does not see that the function below changes it.
+  let isMissing = false as boolean;
   const filled = template.replace(placeholder, (_, name: string, sign: string) => {
     const value = wellFormed(paramValue(params, name));
     const steps = sign ? value.split('/').filter(Boolean) : [value];
