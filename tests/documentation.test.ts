@@ -1,3 +1,5 @@
+import { warningCodes } from '../packages/fair-trail/src/core/warning-codes.ts';
+import { problemCodes, severityOf } from '../packages/fair-trail/src/core/site/problem-codes.ts';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
@@ -6,8 +8,6 @@ import { failureCodes } from '../packages/cli/src/failure.ts';
 import { comparisonCodes } from '../packages/cli/src/report/finding.ts';
 import { errorCodes } from '../packages/fair-trail/src/core/errors.ts';
 import { faultKinds } from '../packages/cli/src/walk/faults.ts';
-import { problemCodes, severityOf } from '../packages/fair-trail/src/core/site/problems.ts';
-import { warningCodes } from '../packages/fair-trail/src/core/warnings.ts';
 import { siteFilePage, siteSchema } from '../scripts/field-documents.mjs';
 import { failureCodes as testFailureCodes } from '../packages/fair-trail/src/testing/failures.ts';
 

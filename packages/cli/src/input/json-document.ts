@@ -64,7 +64,7 @@ function syntaxMessage(errors: readonly ParseError[], text: string, lines: reado
   const explanation = explanations[printParseErrorCode(first.error)] ?? 'it cannot be read';
   const { line, column } = position(first.offset, lines);
   // What a parser says after its first stumble is mostly noise.
-  return `${file}:${line}:${column}: this is not JSON: ${explanation}. Mend it there, or just before.`;
+  return `${file}:${line}:${column}: this is not JSON: ${explanation}. Correct it there, or just before.`;
 }
 
 function refuseRepeatedFields(root: Node, lines: readonly number[], file: string): void {

@@ -31,7 +31,7 @@ export const faultKinds = {
   'page-missing': {
     check: 'there',
     title: 'The page is not there.',
-    remedy: 'Make the page, mend its href in the site file, or mark it there as planned.',
+    remedy: 'Make the page, correct its href in the site file, or mark it there as planned.',
   },
   'menu-missing': {
     check: 'in its menus',
@@ -57,12 +57,12 @@ export const faultKinds = {
   'other-label': {
     check: 'in its menus',
     title: 'The menu calls the page otherwise than the site file.',
-    remedy: 'Take the label from the site file, or mend it there.',
+    remedy: 'Take the label from the site file, or correct it there.',
   },
   'leads-elsewhere': {
     check: 'in its menus',
     title: 'The link does not lead to the page.',
-    remedy: 'Mend the address of the link, or that of the entry in the site file.',
+    remedy: 'Correct the address of the link, or that of the entry in the site file.',
   },
   'not-by-mouse': {
     check: 'by mouse',
@@ -82,7 +82,7 @@ export const faultKinds = {
   'wrong-title': {
     check: 'titled',
     title: 'The page is titled otherwise than the site file says.',
-    remedy: 'Set the title from the site file, or mend the label or the pattern of titles there.',
+    remedy: 'Set the title from the site file, or correct the label or the pattern of titles there.',
   },
   'wrong-breadcrumbs': {
     check: 'breadcrumbs',

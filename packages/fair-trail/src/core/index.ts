@@ -21,7 +21,7 @@ export { type SessionHistory } from './router/history.ts';
 export { memoryHistory } from './router/memory-history.ts';
 export { serverHistory } from './router/server-history.ts';
 export { answerRequest } from './router/answer-request.ts';
-export { type Warning } from './warnings.ts';
+export type { Warning } from './warnings.ts';
 export { neighbors, type Neighbors } from './site/neighbors.ts';
 export { reviewSite } from './site/review.ts';
 export { compareSites, type SiteChange } from './site/compare.ts';

@@ -1,5 +1,6 @@
 import { nearest } from './site/nearest.ts';
-import type { Warning, WarningCode } from './warnings.ts';
+import type { Report } from './report.ts';
+import type { WarningCode } from './warning-codes.ts';
 
 /**
  * What each warning says of an address or a name, and how to fix it. These texts are for developers: a production build
@@ -50,7 +51,7 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
 /** More of an address than this tells nobody anything. */
 const longestQuote = 120;
 
-export function warningText(code: WarningCode, subject: string): Pick<Warning, 'message' | 'remedy'> {
+export function warningText(code: WarningCode, subject: string): Pick<Report, 'message' | 'remedy'> {
   const [what, remedy] = texts[code];
   const quoted = subject.length > longestQuote ? `${subject.slice(0, longestQuote)}…` : subject;
   return { message: `"${quoted}" ${what}.`, remedy };

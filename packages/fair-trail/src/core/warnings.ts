@@ -1,29 +1,6 @@
+import type { WarningCode } from './warning-codes.ts';
 import { pageOf, type Report } from './report.ts';
 import { nameHint, warningText } from './warning-texts.ts';
-
-/**
- * What can go wrong while an app runs. Each is reported once, where it happens, and the visitor stays where they are with
- * all that they had: nothing here is ever thrown. `docs/warnings.md` explains each code.
- */
-export const warningCodes = [
-  'address-unreadable',
-  'address-elsewhere',
-  'address-unsafe',
-  'address-too-long',
-  'history-refused',
-  'may-leave-failed',
-  'page-failed',
-  'menu-unknown',
-  'entry-unknown',
-  'link-without-address',
-  'audience-unknown',
-  'records-unknown',
-  'icon-unknown',
-  'action-without-handler',
-  'layout-without-content',
-] as const;
-
-export type WarningCode = (typeof warningCodes)[number];
 
 /** Something that went wrong while an app ran, and was no reason to stop. */
 export interface Warning extends Report<WarningCode, 'warning'> {

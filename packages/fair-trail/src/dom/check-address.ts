@@ -1,6 +1,5 @@
-import type { WarningCode } from '../core/warnings.ts';
-
 /** More than any server takes. In UTF-16 code units. */
+import type { WarningCode } from '../core/warning-codes.ts';
 export const longestAddress = 65_536;
 
 /** An address of this website, as path, query and hash; or why the text is none that can be gone to. */

@@ -1,8 +1,9 @@
+import type { WarningCode } from '../core/warning-codes.ts';
 import type { SessionHistory } from '../core/router/history.ts';
 import type { HistoryBehavior, RouterState } from '../core/router/router.ts';
 import type { Position } from '../core/site/locate.ts';
 import type { Site } from '../core/site/site.ts';
-import type { Warning, WarningCode } from '../core/warnings.ts';
+import type { Warning } from '../core/warnings.ts';
 import type { Arrival } from './arrivals.ts';
 import type { MayLeave } from './guards.ts';
 import type { Eagerness } from './speculation.ts';

@@ -1,3 +1,4 @@
+import type { WarningCode } from '../core/warning-codes.ts';
 import { addressOf, createKey, hashOf } from '../core/router/history.ts';
 import {
   initialRouter,
@@ -8,7 +9,7 @@ import {
   waitsForPage,
 } from '../core/router/router.ts';
 import { locate, type Position } from '../core/site/locate.ts';
-import { warning, type WarningCode } from '../core/warnings.ts';
+import { warning } from '../core/warnings.ts';
 import { Arrivals, type Arrival } from './arrivals.ts';
 import { checkAddress } from './check-address.ts';
 import { followLinks } from './follow-links.ts';

@@ -1,7 +1,8 @@
+import type { WarningCode } from '../core/warning-codes.ts';
 import { useEffect } from 'react';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { everyEntry, everyMenuNode, type Site } from '../core/site/site.ts';
-import { nameWarning, warning, type WarningCode } from '../core/warnings.ts';
+import { nameWarning, warning } from '../core/warnings.ts';
 import { logWarning } from '../dom/log-warning.ts';
 import { useSurroundings } from './trail-context.ts';
 

@@ -12,9 +12,8 @@ import {
 import type { DisclosureEvent } from '../core/interaction/disclosure.ts';
 import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
 import { hrefOf } from '../core/site/hrefs.ts';
-import { barView, type NarrowForm } from '../core/view/bar-view.ts';
+import { barView } from '../core/view/bar-view.ts';
 import { itemKey } from '../core/view/menu-view.ts';
-import type { PanelForm } from '../core/view/panel-view.ts';
 import { frameOf } from '../core/view/view.ts';
 import { watchBarSize } from '../dom/room.ts';
 import { watchCondense } from '../dom/condense.ts';

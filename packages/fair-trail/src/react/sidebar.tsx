@@ -1,10 +1,10 @@
+import { sidebarView } from '../core/view/sidebar-view.ts';
 import type { SidebarOptions } from '../core/view/component-options.ts';
 import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
 import type { AnnexEvent } from '../core/interaction/annex.ts';
 import type { GroupsEvent } from '../core/interaction/groups.ts';
 import type { OverlayEvent } from '../core/interaction/overlay.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
-import { type SidebarNarrowForm, sidebarView } from '../core/view/sidebar-view.ts';
 import { type AnnexItem, annexItems } from '../core/view/tree-view.ts';
 import { frameOf } from '../core/view/view.ts';
 import { listenForColumnKeys, listenForSpace } from '../dom/keys.ts';

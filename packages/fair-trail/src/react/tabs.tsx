@@ -14,15 +14,7 @@ import {
   type ReactNode,
 } from 'react';
 import { initialTabs, nextTabs, type TabsEvent } from '../core/interaction/tabs.ts';
-import {
-  type TabDescription,
-  tablistView,
-  type TablistViewOptions,
-  tabpanelView,
-  type TabsOrientation,
-  tabsView,
-  tabView,
-} from '../core/view/tabs-view.ts';
+import { tablistView, type TablistViewOptions, tabpanelView, tabsView, tabView } from '../core/view/tabs-view.ts';
 import { watchEdges } from '../dom/edges.ts';
 import { type FocusWatch, watchFocusWithin } from '../dom/focus.ts';
 import { queryValue, withQueryValue } from '../dom/query.ts';

@@ -7,6 +7,6 @@ export const deadLink: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who follows it.',
-  remedy: 'Mend the address, or take the link out of the menu.',
+  remedy: 'Correct the address, or take the link out of the menu.',
   standard: 'HTTP Semantics (RFC 9110), sections 15.5.5 and 15.5.11',
 };

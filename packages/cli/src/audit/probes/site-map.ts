@@ -10,7 +10,7 @@ export const sitePageMissing: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody who is led to it.',
-  remedy: 'Make the page, mend its href in the site file, or mark it as planned.',
+  remedy: 'Make the page, correct its href in the site file, or mark it as planned.',
   standard: 'HTTP Semantics (RFC 9110), sections 15.5.5 and 15.5.11',
 };
 
@@ -32,7 +32,7 @@ export const siteLinkUnknown: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody on that page: no menu is marked there, and there are no breadcrumbs.',
-  remedy: 'Add the page to the site file, or mend the link.',
+  remedy: 'Add the page to the site file, or correct the link.',
   standard: 'The site file, section “entries”',
 };
 
@@ -43,7 +43,7 @@ export const siteTitleDiffers: Probe = {
   certainty: 'sure',
   wcag: [],
   hurts: 'Everybody with several tabs: the menu and the tab name one page in two ways.',
-  remedy: 'Set the title from the site file, or mend the label there.',
+  remedy: 'Set the title from the site file, or correct the label there.',
   standard: 'The site file, fields “title” and “label”',
 };
 

@@ -69,7 +69,7 @@ export const deadFragment: Rule = {
   certainty: 'sure',
   wcag: ['2.4.1'],
   hurts: 'People who use the keyboard: a skip link that skips nothing leaves them to go through the whole menu.',
-  remedy: 'Give the place the id that the link names, or mend the link.',
+  remedy: 'Give the place the id that the link names, or correct the link.',
   standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const link of document.querySelectorAll<HTMLAnchorElement>('a[href*="#"]')) {

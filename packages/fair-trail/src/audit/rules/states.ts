@@ -58,7 +58,7 @@ export const referenceToNothing: Rule = {
   certainty: 'sure',
   wcag: [],
   hurts: 'People who listen to the page miss the name, or the part, that was meant.',
-  remedy: 'Give the element that is meant this id, or mend the reference.',
+  remedy: 'Give the element that is meant this id, or correct the reference.',
   standard: 'WAI-ARIA 1.2, section 6.3 (ID references)',
   check: function* ({ document, navigations, controls }: PageContext): Iterable<Violation> {
     const elements = new Set<Element>([

@@ -1,4 +1,5 @@
-import { textIn, type Entry, type Texts } from './entry.ts';
+import { textIn, type Texts } from './texts.ts';
+import type { Entry } from './entry.ts';
 import { locate } from './locate.ts';
 import { readableSample, sampleAddresses } from './sample-addresses.ts';
 import { everyEntry, type DefinedSite, type Site } from './site.ts';

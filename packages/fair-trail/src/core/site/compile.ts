@@ -1,7 +1,8 @@
+import type { Localized, Texts } from './texts.ts';
 import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
 import { writeTemplate } from './path-template.ts';
-import type { Localized, SiteShape } from './definition.ts';
-import type { Entry, Texts } from './entry.ts';
+import type { SiteShape } from './definition.ts';
+import type { Entry } from './entry.ts';
 import { detailNames, type WrittenDetails } from './field-table.ts';
 import type { EntryAddress } from './match.ts';
 import type { DefinedSite, MenuNode } from './site.ts';

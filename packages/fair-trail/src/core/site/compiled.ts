@@ -1,4 +1,5 @@
-import type { Localized, SiteShape } from './definition.ts';
+import type { Localized } from './texts.ts';
+import type { SiteShape } from './definition.ts';
 import type { WrittenDetails } from './field-table.ts';
 import type { PathTemplate } from './path-template.ts';
 import type { known } from './site.ts';

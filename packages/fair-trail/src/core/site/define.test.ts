@@ -1,3 +1,4 @@
+import { severityOf, type ProblemCode } from './problem-codes.ts';
 import * as fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { checkSite, defineSite } from './define.ts';
@@ -5,7 +6,7 @@ import type { SiteDefinition } from './definition.ts';
 import { locate } from './locate.ts';
 import { menuItems } from './menus.ts';
 import { problemSamples } from './problem.samples.ts';
-import { severityOf, SiteError, type ProblemCode } from './problems.ts';
+import { SiteError } from './problems.ts';
 import { anyAddress, anySite, marram } from './site.samples.ts';
 import type { Site } from './site.ts';
 

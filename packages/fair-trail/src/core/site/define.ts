@@ -1,6 +1,7 @@
+import type { Texts } from './texts.ts';
 import { parseUrl, readBase } from './address.ts';
 import type { SiteDefinition, SiteShape } from './definition.ts';
-import type { Entry, Texts } from './entry.ts';
+import type { Entry } from './entry.ts';
 import { siteFields } from './field-table.ts';
 import {
   readList,

@@ -3,13 +3,8 @@
  * The fields that most entries do without are in `field-table.ts`, with all that is made of them.
  */
 
+import type { Localized } from './texts.ts';
 import type { WrittenDetails } from './field-table.ts';
-
-/** Where an outside link opens. The default is the same tab. */
-export type Opens = 'same-tab' | 'new-tab';
-
-/** Text in the site's own language, or in several, by their tags. The site's own must be among them. */
-export type Localized = string | Readonly<Record<string, string>>;
 
 /** One node of the site: a page, a section, an outside link or an unlinked group. */
 export interface EntryDefinition extends WrittenDetails {

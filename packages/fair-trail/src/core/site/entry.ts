@@ -1,11 +1,6 @@
+import type { Texts } from './texts.ts';
 import type { ReadDetails } from './field-table.ts';
 import type { PathTemplate } from './path-template.ts';
-
-/** Text by language; the site's own language is always among them. */
-export type Texts = Readonly<Record<string, string>>;
-
-/** Nothing in any language. Without the fields that every object has: `valueOf` can be the tag of a language. */
-export const nothingByLanguage = Object.freeze(Object.create(null)) as Readonly<Record<string, never>>;
 
 /** One node of a checked site. */
 export interface Entry extends Omit<ReadDetails, 'audience'> {
@@ -61,9 +56,4 @@ export function mayAccess(entry: Pick<Entry, 'audiences'>, audience: Audience): 
   if (entry.audiences.length === 0) return true;
   if (audience === 'unknown') return null;
   return entry.audiences.every((names) => names.some((name) => audience.includes(name)));
-}
-
-/** The text in a language, or else in the site's own. */
-export function textIn(texts: Texts, language: string, ownLanguage: string): string {
-  return (Object.hasOwn(texts, language) ? texts[language] : texts[ownLanguage]) ?? '';
 }

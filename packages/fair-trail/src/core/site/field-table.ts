@@ -1,5 +1,6 @@
-import type { Localized, Opens } from './definition.ts';
-import type { Texts } from './entry.ts';
+/** Where an outside link opens. The default is the same tab. */
+import type { Localized, Texts } from './texts.ts';
+export type Opens = 'same-tab' | 'new-tab';
 
 /**
  * Every field of the site file, once. The reader, the types of what is written and read, the compiled format, the JSON

@@ -1,13 +1,6 @@
-import { folding, type AddressIndex, type Match } from './match.ts';
+import { folding, type AddressIndex, type PathnameMatch } from './match.ts';
 import { decodeSegment, wellFormed } from './encoding.ts';
 import type { Site } from './site.ts';
-
-/** What a pathname of the site leads to. */
-export interface PathnameMatch {
-  readonly language: string;
-  /** Null where no entry is known. */
-  readonly match: Match | null;
-}
 
 /** What looking an address up depends on. */
 type Prefixes = Pick<Site, 'base' | 'caseSensitive' | 'language' | 'languages'>;

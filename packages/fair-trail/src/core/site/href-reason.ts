@@ -1,5 +1,5 @@
 import type { Entry } from './entry.ts';
-import { addressOfTemplate, hasAll, templatesOf } from './hrefs.ts';
+import { addressOfTemplate, hasAll, templatesOf } from './entry-templates.ts';
 import { nearest } from './nearest.ts';
 import type { Params } from './path-template.ts';
 import { everyEntry, type Site } from './site.ts';

@@ -1,4 +1,5 @@
-import { textIn, type Entry } from './entry.ts';
+import { textIn } from './texts.ts';
+import type { Entry } from './entry.ts';
 import { recordOf, type SiteRecords } from './records.ts';
 import type { Site } from './site.ts';
 

@@ -1,7 +1,8 @@
+import { type Localized, nothingByLanguage, type Texts } from './texts.ts';
 import { errorText } from '../error-texts.ts';
 import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
-import type { Localized, SiteShape } from './definition.ts';
-import { nothingByLanguage, type Entry, type Texts } from './entry.ts';
+import type { SiteShape } from './definition.ts';
+import type { Entry } from './entry.ts';
 import { detailNames, noDetails, none, type ReadDetails } from './field-table.ts';
 import { findPathname } from './find.ts';
 import { createAddressIndex, type AddressIndex } from './match.ts';

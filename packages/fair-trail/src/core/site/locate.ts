@@ -1,5 +1,6 @@
+import { textIn } from './texts.ts';
 import { parseUrl } from './address.ts';
-import { lineage, textIn, type Entry } from './entry.ts';
+import { lineage, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { fill, labelOf } from './labels.ts';
 import { decodeQuery } from './encoding.ts';

@@ -27,6 +27,13 @@ export interface Match {
   readonly moved: boolean;
 }
 
+/** What a pathname of the site leads to. */
+export interface PathnameMatch {
+  readonly language: string;
+  /** Null where no entry is known. */
+  readonly match: Match | null;
+}
+
 /** An address to find. */
 export interface MatchedAddress {
   readonly entry: Entry;

@@ -1,4 +1,5 @@
-import { mayAccess, textIn, type Audience, type Entry } from './entry.ts';
+import { textIn } from './texts.ts';
+import { mayAccess, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
 import { unknownPosition, type Position } from './locate.ts';

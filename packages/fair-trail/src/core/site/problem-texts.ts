@@ -1,4 +1,5 @@
-import type { Problem, ProblemCode, ProblemDetails } from './problems.ts';
+import type { Report } from '../report.ts';
+import type { ProblemCode, ProblemDetails } from './problem-codes.ts';
 
 /**
  * What each problem says, and how to fix it. These texts are for whoever writes the site file: a production build has
@@ -183,7 +184,7 @@ function shortened(text: string): string {
   return text.length > longestQuote ? `${text.slice(0, longestQuote)}…` : text;
 }
 
-export function problemText(code: ProblemCode, details: ProblemDetails): Pick<Problem, 'message' | 'remedy'> {
+export function problemText(code: ProblemCode, details: ProblemDetails): Pick<Report, 'message' | 'remedy'> {
   const about = details.value === undefined ? details : { ...details, value: shortened(details.value) };
   const [message, remedy] = texts[code];
   return { message: message(about), remedy: remedy(about) };

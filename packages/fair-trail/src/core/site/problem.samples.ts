@@ -1,5 +1,5 @@
+import type { ProblemCode } from './problem-codes.ts';
 import type { SiteOptions } from './define.ts';
-import type { ProblemCode } from './problems.ts';
 
 type Sample = readonly [definition: unknown, pointer: string, options?: SiteOptions];
 

@@ -1,6 +1,5 @@
 import { readFlex } from '../layout/flex.ts';
-import type { Opens } from './definition.ts';
-import { detailNames, noDetails, type entryDetails, type ReadDetails } from './field-table.ts';
+import { detailNames, noDetails, type entryDetails, type ReadDetails, type Opens } from './field-table.ts';
 import {
   readBoolean,
   readChoice,

@@ -1,5 +1,7 @@
+import type { ProblemCode } from './problem-codes.ts';
+import { nothingByLanguage, textIn, type Texts } from './texts.ts';
 import { hrefKind } from './address.ts';
-import { entryPointer, nothingByLanguage, textIn, type Entry, type Texts } from './entry.ts';
+import { entryPointer, type Entry } from './entry.ts';
 import {
   type FieldLocation,
   type Languages,
@@ -17,7 +19,7 @@ import { createAddressIndex, folding, type AddressIndex, type EntryAddress } fro
 import { writeTemplate } from './path-template.ts';
 import type { Path } from './path.ts';
 import { SiteEntry } from './site-entry.ts';
-import { problem, type ProblemCode } from './problems.ts';
+import { problem } from './problems.ts';
 import { namesIn, namesOfPath, readHref, readPaths, sameNames } from './read-address.ts';
 import { entryFields, none } from './field-table.ts';
 import { readDetails, type EntryContext } from './read-details.ts';

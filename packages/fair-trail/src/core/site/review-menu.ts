@@ -1,4 +1,5 @@
-import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
+import { textIn, type Texts } from './texts.ts';
+import { entryPointer, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { problem, type Problem } from './problems.ts';
 import type { MenuNode, Site } from './site.ts';

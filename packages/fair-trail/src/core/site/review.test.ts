@@ -1,10 +1,10 @@
+import { problemCodes } from './problem-codes.ts';
 import { describe, expect, test } from 'vitest';
 import observatory from '../../../../../examples/observatory/observatory.site.json' with { type: 'json' };
 import { compareSites, type SiteChange } from './compare.ts';
 import { checkSite, defineSite } from './define.ts';
 import type { SiteDefinition } from './definition.ts';
 import { problemSamples, reviewSamples } from './problem.samples.ts';
-import { problemCodes } from './problems.ts';
 import { reviewSite } from './review.ts';
 import { marram } from './site.samples.ts';
 

@@ -1,5 +1,6 @@
+import { textIn, type Texts } from './texts.ts';
 import { parseUrl } from './address.ts';
-import { entryPointer, textIn, type Entry, type Texts } from './entry.ts';
+import { entryPointer, type Entry } from './entry.ts';
 import { locate } from './locate.ts';
 import type { EntryAddress } from './match.ts';
 import { overlappingAddresses } from './overlap.ts';

@@ -1,4 +1,4 @@
-import { addressOfTemplate } from './hrefs.ts';
+import { addressOfTemplate } from './entry-templates.ts';
 import { writeTemplate } from './path-template.ts';
 import { decodeSegment } from './encoding.ts';
 import { namesOf, type Path, type Segment } from './path.ts';

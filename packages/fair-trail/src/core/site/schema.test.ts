@@ -1,9 +1,9 @@
+import type { ProblemCode } from './problem-codes.ts';
 import { readFileSync } from 'node:fs';
 import { Ajv2020, type AnySchema } from 'ajv/dist/2020.js';
 import { describe, expect, test } from 'vitest';
 import observatory from '../../../../../examples/observatory/observatory.site.json' with { type: 'json' };
 import { checkSite } from './define.ts';
-import type { ProblemCode } from './problems.ts';
 import { marram } from './site.samples.ts';
 
 const file = new URL('../../../site.schema.json', import.meta.url);

@@ -1,7 +1,7 @@
+import type { Texts } from './texts.ts';
 import type { SiteDefinition, SiteShape } from './definition.ts';
-import type { Entry, Texts } from './entry.ts';
-import type { PathnameMatch } from './find.ts';
-import type { EntryAddress } from './match.ts';
+import type { Entry } from './entry.ts';
+import type { EntryAddress, PathnameMatch } from './match.ts';
 import type { Problem } from './problems.ts';
 
 /** A menu item as the site file has it, with its entry found. */

@@ -2,7 +2,6 @@ import type { BarOptions } from '../../../core/view/component-options.ts';
 import { expect } from 'vitest';
 import { page } from 'vitest/browser';
 import type { SiteDefinition } from '../../../core/site/definition.ts';
-import type { NarrowForm } from '../../../core/view/bar-view.ts';
 
 /** A bar that a contract asks for. */
 export interface BarRequest extends Pick<

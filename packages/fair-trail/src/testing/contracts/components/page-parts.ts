@@ -1,8 +1,8 @@
+import type { WarningCode } from '../../../core/warning-codes.ts';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { memoryKeys } from '../../../core/interaction/memory-keys.ts';
 import type { SiteDefinition } from '../../../core/site/definition.ts';
-import type { WarningCode } from '../../../core/warnings.ts';
 import { bilingual, nested } from '../../sites.ts';
 import { componentContract } from './component-contract.ts';
 import type { SkippedParts } from '../contract.ts';
