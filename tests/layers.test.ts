@@ -93,6 +93,33 @@ test('no file of the library imports a public entry: internals import each other
   expect(indexes).toEqual(['fair-trail/src/dom/foreign-history.test.ts']);
 });
 
+test('a type name is used once: one word for one concept', () => {
+  const names = files
+    .filter((file) => !file.endsWith('.production.ts'))
+    .flatMap((file) => {
+      const source = ts.createSourceFile(
+        file,
+        readFileSync(path.join(root, 'packages', file), 'utf8'),
+        ts.ScriptTarget.Latest,
+      );
+      return source.statements.flatMap((statement) => {
+        const isType =
+          ts.isInterfaceDeclaration(statement) ||
+          ts.isTypeAliasDeclaration(statement) ||
+          ts.isClassDeclaration(statement);
+        return isType && statement.name ? [{ name: statement.name.text, file }] : [];
+      });
+    });
+  expect(names.length).toBeGreaterThan(400);
+  const first = new Map<string, string>();
+  const twice = names.filter(({ name, file }) => {
+    const other = first.get(name);
+    first.set(name, other ?? file);
+    return other !== undefined && other !== file;
+  });
+  expect(twice.map(({ name, file }) => `${name}: ${first.get(name) ?? ''}, ${file}`)).toEqual([]);
+});
+
 test('the library exports no file that is not an entry of its package', () => {
   const { exports } = JSON.parse(readFileSync(path.join(root, 'packages/fair-trail/package.json'), 'utf8')) as {
     readonly exports: Readonly<Record<string, unknown>>;

@@ -14,7 +14,7 @@ export interface MarkReading {
 }
 
 /** Something of a menu, the way from the top down to it, and the menu as it was then. */
-interface FoundItem<Item> {
+interface LocatedItem<Item> {
   readonly item: Item;
   readonly path: readonly ItemReading[];
   readonly menu: MenuReading;
@@ -169,7 +169,7 @@ export class Menu {
   }
 
   /** An item with all that leads to it, out of one reading. */
-  async #item(way: readonly Name[]): Promise<FoundItem<ItemReading>> {
+  async #item(way: readonly Name[]): Promise<LocatedItem<ItemReading>> {
     return this.#use.findSoon((page) => {
       const menu = this.#find(page);
       const path = findItem(menu, way);
@@ -177,7 +177,7 @@ export class Menu {
     });
   }
 
-  async #itemOrMenu(way: readonly Name[]): Promise<FoundItem<ItemReading | null>> {
+  async #itemOrMenu(way: readonly Name[]): Promise<LocatedItem<ItemReading | null>> {
     return way.length === 0 ? { item: null, path: [], menu: await this.read() } : this.#item(way);
   }
 
@@ -237,7 +237,7 @@ export class Menu {
         if (above.control !== null) await this.#openItem(first.path.slice(0, depth + 1));
       }
     }
-    const isSettled = ({ item: { link, isShown } }: FoundItem<ItemReading>) => isShown || link === null;
+    const isSettled = ({ item: { link, isShown } }: LocatedItem<ItemReading>) => isShown || link === null;
     // What has opened may grow until it can be seen.
     const { item, menu } = isSettled(first)
       ? first
