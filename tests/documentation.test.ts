@@ -4,12 +4,17 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { documented, rulePage } from '../packages/cli/src/audit/rule-page.ts';
-import { failureCodes } from '../packages/cli/src/failure.ts';
+import { Failure, failureCodes } from '../packages/cli/src/failure.ts';
 import { comparisonCodes } from '../packages/cli/src/report/finding.ts';
 import { errorCodes } from '../packages/fair-trail/src/core/errors.ts';
-import { faultKinds } from '../packages/cli/src/walk/faults.ts';
+import { faultKinds, type FaultCode } from '../packages/cli/src/walk/faults.ts';
+import { WalkNotes } from '../packages/cli/src/walk/walk-report.ts';
+import { toFinding } from '../packages/fair-trail/src/audit/rule.ts';
+import type { Report } from '../packages/fair-trail/src/core/report.ts';
+import { problem } from '../packages/fair-trail/src/core/site/problems.ts';
+import { warning } from '../packages/fair-trail/src/core/warnings.ts';
 import { siteFilePage, siteSchema } from '../scripts/field-documents.mjs';
-import { failureCodes as testFailureCodes } from '../packages/fair-trail/src/testing/failures.ts';
+import { failureCodes as testFailureCodes, NavigationFailure } from '../packages/fair-trail/src/testing/failures.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 const read = (file: string) => readFileSync(path.join(root, file), 'utf8');
@@ -81,3 +86,34 @@ describe('links', () => {
     expect(shots.filter((shot) => !read('README.md').includes(`docs/screenshots/${shot}`))).toEqual([]);
   });
 });
+
+describe('whatever is reported', () => {
+  const reports: readonly (readonly [string, Report])[] = [
+    ...problemCodes.map((code) => ['a problem', problem(code, '')] as const),
+    ...warningCodes.map((code) => ['a warning', warning(code, 'x')] as const),
+    ...failureCodes.map((code) => ['a failure of the command', new Failure(code, 'x')] as const),
+    ...testFailureCodes.map((code) => ['a failure of a test', failureOf(code)] as const),
+    ...documented.map((rule) => ['a finding', toFinding(rule, { selector: 'a', html: '<a>' })] as const),
+    ...Object.keys(faultKinds).map((code) => ['a fault of a walk', faultOf(code as FaultCode)] as const),
+  ];
+
+  test.each(reports)('%s has a code, a severity, a message, a remedy and a page that explains it', (_, report) => {
+    const { code, severity, message, remedy, page } = report;
+    for (const text of [code, severity, message, remedy]) expect(text).toMatch(/\S/u);
+    const [, file = '', anchor] = /^https:\/\/fair-trail\.example\/(docs\/[^#]+)(?:#(.+))?$/u.exec(page) ?? [];
+    const text = read(`${file}.md`);
+    expect(text).toMatch(new RegExp(`^#+ ${anchor ?? code}$`, 'mu'));
+  });
+});
+
+function failureOf(code: (typeof testFailureCodes)[number]): NavigationFailure {
+  return new NavigationFailure(code, { wanted: 'x', found: 'y', likely: 'z' });
+}
+
+function faultOf(code: FaultCode): Report {
+  const notes = new WalkNotes();
+  notes.fault(null, { code, blame: 'page', message: 'x' });
+  const [fault] = notes.faults;
+  if (!fault) throw new Error('There is no fault.');
+  return fault;
+}

@@ -222,6 +222,13 @@ test.each([[0], [2], ['1'], [undefined]])('a value of the format %j is refused',
   expect(() => loadSite(value)).toThrow(/compiled for (?:this|another) version|\[compiled-version\]/u);
 });
 
+test.each([[null], [undefined], ['text'], [7], [[]], [{}]])(
+  '%j is no compiled site, and is refused as such',
+  (value) => {
+    expect(() => loadSite(value as unknown as CompiledSite)).toThrow('[compiled-version]');
+  },
+);
+
 test('what is the default is not written', () => {
   const site = defineSite({
     name: 'x',
