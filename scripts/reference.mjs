@@ -90,6 +90,20 @@ function signatureOf(declaration) {
   return text.replace(/^export (?:default )?/u, '').replaceAll(/\n\s*(?:#private|private [^;]*);/gu, '');
 }
 
+/** A type that is made of another one, with the fields that it comes to; null for one that is written as it is. */
+function spelledOut(declaration, checker) {
+  if (!ts.isTypeAliasDeclaration(declaration) || !ts.isMappedTypeNode(declaration.type)) return null;
+  const fields = checker.getPropertiesOfType(checker.getTypeAtLocation(declaration)).map((property) => {
+    const isOptional = (property.flags & ts.SymbolFlags.Optional) !== 0;
+    const type = checker.getNonNullableType(checker.getTypeOfSymbol(property));
+    const isNull = checker.typeToString(checker.getTypeOfSymbol(property)).includes('| null');
+    const text = `${checker.typeToString(type)}${isNull ? ' | null' : ''}`;
+    const comment = ts.displayPartsToString(property.getDocumentationComment(checker)).replaceAll(/\s*\n\s*/gu, ' ');
+    return `  /** ${comment} */\n  readonly ${property.name}${isOptional ? '?' : ''}: ${text};`;
+  });
+  return `interface ${declaration.name.text} {\n${fields.join('\n')}\n}`;
+}
+
 /** The types of the library that a name uses, and that are not public themselves: its reader needs them too. */
 function others({ declarations }, exported, checker) {
   const found = new Map();
@@ -100,7 +114,9 @@ function others({ declarations }, exported, checker) {
       const [declaration] = target?.declarations ?? [];
       const isOurs = declaration?.getSourceFile().fileName.startsWith(path.join(root, 'packages'));
       const isPlain = declaration && (ts.isInterfaceDeclaration(declaration) || ts.isTypeAliasDeclaration(declaration));
-      if (isOurs && isPlain && !exported.has(target.name)) found.set(target.name, signatureOf(declaration));
+      if (isOurs && isPlain && !exported.has(target.name)) {
+        found.set(target.name, spelledOut(declaration, checker) ?? signatureOf(declaration));
+      }
     }
     ts.forEachChild(node, visit);
   };
