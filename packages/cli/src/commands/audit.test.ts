@@ -148,8 +148,8 @@ test('a shared header is told once, with all its pages, and a link that is dead 
   );
   expect(report.pages.map(({ url }) => new URL(url).pathname)).toEqual(['/', '/b']);
   expect(report.findings).toMatchObject([
-    { rule: 'dead-link', pages: [`${origin}/`] },
-    { rule: 'link-without-name', pages: [`${origin}/`, `${origin}/b`], width: 320, html: '<a href="/gone"></a>' },
+    { code: 'dead-link', pages: [`${origin}/`] },
+    { code: 'link-without-name', pages: [`${origin}/`, `${origin}/b`], width: 320, html: '<a href="/gone"></a>' },
   ]);
   expect(report.notChecked).toMatchObject([{ rule: '*', reason: 'The page answers with status 404.' }]);
 });
