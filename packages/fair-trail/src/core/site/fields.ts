@@ -64,6 +64,11 @@ export function readText(value: unknown, what: string, place: FieldLocation): st
   return value;
 }
 
+/** As `readText`, with its arguments in the order that `readTexts` gives them. */
+function readTextOf(value: unknown, place: FieldLocation, what: string): string | null {
+  return readText(value, what, place);
+}
+
 /** The languages of a site, its own first. */
 export interface Languages {
   readonly all: readonly string[];
@@ -80,10 +85,10 @@ export function readTexts(
   what: string,
   { all, own }: Languages,
   place: FieldLocation,
-  readOne: (value: unknown, place: FieldLocation) => string | null = (one, at) => readText(one, what, at),
+  readOne: (value: unknown, place: FieldLocation, what: string) => string | null = readTextOf,
 ): Readonly<Record<string, string>> | null {
   if (typeof value !== 'object' || value === null) {
-    const text = readOne(value, place);
+    const text = readOne(value, place, what);
     return text === null ? null : { [own]: text };
   }
   const object = readRecord(value, place);
@@ -95,7 +100,7 @@ export function readTexts(
       place.problems.push(problem('unknown-language', at.pointer, { value: language, expected: all.join(', ') }));
       continue;
     }
-    const text = readOne(object[language], at);
+    const text = readOne(object[language], at, what);
     if (text !== null) texts[language] = text;
   }
   if (!Object.hasOwn(object, own)) {

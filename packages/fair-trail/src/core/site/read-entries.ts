@@ -50,7 +50,7 @@ export function readEntries(
   place: FieldLocation,
 ): { entries: Entry[]; index: EntryIndex } {
   const reader = new EntryReader(context);
-  const entries = reader.readSiblings(value, null, 1, place) ?? [];
+  const entries = reader.read(value, place);
   return { entries, index: reader };
 }
 
@@ -65,8 +65,10 @@ class EntryReader implements EntryIndex {
   readonly #fold: (text: string) => string;
   /** The first segments of the addresses in other languages than the site's own. */
   readonly #prefixes: ReadonlySet<string>;
-  /** The objects that entries were read from: one that holds itself would never end. */
-  readonly #read = new Map<object, FieldLocation>();
+  /** The objects without an id that were read. Those with one are found again by it. */
+  readonly #nameless = new Map<object, FieldLocation>();
+  /** The list that the site begins with. */
+  #source: unknown = null;
 
   constructor(context: EntryContext) {
     const { languages, caseSensitive } = context;
@@ -77,6 +79,11 @@ class EntryReader implements EntryIndex {
     this.#prefixes = new Set(languages.all.map(this.#fold).filter((prefix) => prefix !== own));
     this.addresses = Object.fromEntries(languages.all.map((language) => [language, []]));
     this.matchers = Object.fromEntries(languages.all.map((tag) => [tag, createAddressIndex(caseSensitive)]));
+  }
+
+  read(value: unknown, place: FieldLocation): Entry[] {
+    this.#source = value;
+    return this.readSiblings(value, null, 1, place) ?? [];
   }
 
   readSiblings(value: unknown, parent: Entry | null, level: number, place: FieldLocation): Entry[] | null {
@@ -90,13 +97,12 @@ class EntryReader implements EntryIndex {
   #readEntry(value: unknown, parent: Entry | null, level: number, index: number, place: FieldLocation): Entry | null {
     const object = readObject(value, fieldNames, place);
     if (!object) return null;
-    const before = this.#read.get(object);
-    if (before) {
-      place.problems.push(problem('entry-repeats', place.pointer, { other: before.pointer }));
+    const id = readRequired(object, 'id', 'a short name for the entry', readId, place);
+    const before = this.#pointerOfSame(object, id, place);
+    if (before !== null) {
+      place.problems.push(problem('entry-repeats', place.pointer, { other: before }));
       return null;
     }
-    this.#read.set(object, place);
-    const id = readRequired(object, 'id', 'a short name for the entry', readId, place);
     const labels =
       readRequired(object, 'label', 'the text people will read', this.#readLabel, place) ?? nothingByLanguage;
     const hrefs = object['href'] === undefined ? null : readOptional(object, 'href', this.#readHrefs, place);
@@ -126,7 +132,7 @@ class EntryReader implements EntryIndex {
       },
       details,
     );
-    if (id !== null) this.#addId(id, entry, below(place, 'id'));
+    if (id !== null) this.#addId(id, entry, place);
     for (const language of this.#languages.all) {
       const field = typeof object['href'] === 'object' ? pointerTo('/href', language) : '/href';
       const written = (hrefs && textIn(hrefs, language, this.#languages.own)) ?? '';
@@ -202,11 +208,31 @@ class EntryReader implements EntryIndex {
     return written;
   }
 
+  /** Where the very same object was read before; null where it was not. One that holds itself would never end. */
+  #pointerOfSame(object: object, id: string | null, place: FieldLocation): string | null {
+    if (id === null) {
+      const before = this.#nameless.get(object);
+      this.#nameless.set(object, before ?? place);
+      return before?.pointer ?? null;
+    }
+    const known = this.byId.get(id);
+    return known && this.#sourceOf(known) === object ? entryPointer(known) : null;
+  }
+
+  /** What an entry was read from. */
+  #sourceOf({ parent, index }: Entry): unknown {
+    const list = parent ? (this.#sourceOf(parent) as Readonly<Record<string, unknown>>)['entries'] : this.#source;
+    return Array.isArray(list) ? (list as unknown[])[index] : null;
+  }
+
   #addId(id: string, entry: Entry, place: FieldLocation): void {
     const known = this.byId.get(id);
-    if (known)
-      place.problems.push(problem('duplicate-id', place.pointer, { value: id, other: `${entryPointer(known)}/id` }));
-    else this.byId.set(id, entry);
+    if (known) {
+      const { pointer } = below(place, 'id');
+      place.problems.push(problem('duplicate-id', pointer, { value: id, other: `${entryPointer(known)}/id` }));
+    } else {
+      this.byId.set(id, entry);
+    }
   }
 
   #addAddress(language: string, address: EntryAddress, written: string, { problems }: FieldLocation): void {
@@ -259,19 +285,21 @@ function pointerOf({ entry, field }: EntryAddress): string {
   return `${entryPointer(entry)}${field}`;
 }
 
+function report(place: FieldLocation, code: ProblemCode, field: string, details: Parameters<typeof problem>[2]): void {
+  place.problems.push(problem(code, below(place, field).pointer, details));
+}
+
 function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own: string, place: FieldLocation): void {
-  const report = (code: ProblemCode, field: string, details: Parameters<typeof problem>[2]) =>
-    place.problems.push(problem(code, below(place, field).pointer, details));
   const hasPath = (entry.templates[own]?.length ?? 0) > 0;
   // After a problem with the href itself, whatever depends on it would only repeat that problem.
   if (!hasPath && !entry.outside && Object.hasOwn(object, 'href') && object['href'] !== undefined) return;
   for (const field of ['aliases', 'movedFrom', 'query', 'records', 'planned'] as const) {
     if (!hasPath && Object.hasOwn(object, field) && object[field] !== undefined) {
-      report('needs-path', field, { value: field });
+      report(place, 'needs-path', field, { value: field });
     }
   }
   if (entry.records !== null && hasPath && entry.paramNames.length === 0) {
-    report('records-without-params', 'records', { value: entry.records });
+    report(place, 'records-without-params', 'records', { value: entry.records });
   }
   const texts = Object.values(entry.labels).filter((text) => text.includes('{'));
   if (texts.length === 0) return;
@@ -279,7 +307,7 @@ function checkEntry(object: Readonly<Record<string, unknown>>, entry: Entry, own
   for (const name of entry.paramNames) unknown.delete(name);
   const expected = entry.paramNames.map((param) => `{${param}}`).join(', ');
   for (const name of unknown) {
-    report('unknown-placeholder', 'label', { value: name, other: 'label', ...(expected && { expected }) });
+    report(place, 'unknown-placeholder', 'label', { value: name, other: 'label', ...(expected && { expected }) });
   }
 }
 
