@@ -23,7 +23,7 @@ export interface AuditSettings {
   readonly patience?: number;
   /** Whether pictures are taken of what is found. */
   readonly hasPictures?: boolean;
-  /** Asked before each page: what was found so far is told when it is time to stop. */
+  /** Called before each page. Once it returns true, the audit stops and reports what it has found. */
   readonly isStopped?: () => boolean;
   readonly onProgress?: (done: number, known: number) => void;
 }

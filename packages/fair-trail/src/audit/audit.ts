@@ -34,7 +34,7 @@ const mostPlaces = 50;
 
 /**
  * What is wrong with the navigation of a document, as far as that can be read without using it. A rule that fails by itself
- * is told as not checked.
+ * is reported as not checked.
  *
  * @throws TypeError for a rule that there is not
  * @example

@@ -6,7 +6,7 @@ export type RuleSeverity = 'error' | 'warning' | 'advice';
 /** Whether what is told is so in any reading of the page, or only in the likely one. */
 export type Certainty = 'sure' | 'likely';
 
-/** One thing that can be wrong with navigation: what it is, whom it hurts, and how it is mended. */
+/** One thing that can be wrong with navigation: what it is, whom it hurts, and how to fix it. */
 export interface RuleDescription {
   readonly id: string;
   /** What is wrong, in a user's words. */

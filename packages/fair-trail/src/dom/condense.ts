@@ -4,7 +4,7 @@ import { nextCondense, notCondensed } from '../core/interaction/condense.ts';
  * Tells whether a bar gives way to the content as the page is scrolled. It stays where focus is in it, and while
  * something in it is expanded.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchCondense(bar: HTMLElement, report: (away: boolean) => void): () => void {
   const { ownerDocument: document } = bar;

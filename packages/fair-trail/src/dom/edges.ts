@@ -4,7 +4,7 @@ const attribute = 'data-ft-more';
 /**
  * Says at which sides of something that scrolls sideways there is more of it.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchEdges(scroller: HTMLElement): () => void {
   const look = () => {

@@ -6,7 +6,7 @@ const fieldSelector = '.ft-filter-field';
  *
  * @param root holds the field and the list
  * @param report told what stands in the field, whenever that is something else
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function followFilter(root: HTMLElement, report: (query: string) => void): () => void {
   const field = root.querySelector<HTMLInputElement>(fieldSelector);

@@ -12,7 +12,7 @@ export interface FittedItem {
  *
  * @param items the list's items, in its order
  * @param report told the keys of those that do not fit, whenever they are others
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchFit(
   list: HTMLElement,

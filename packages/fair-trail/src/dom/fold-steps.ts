@@ -10,7 +10,7 @@ export interface FoldKeep {
  *
  * @param list of the steps
  * @param report told whenever others do
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchFold(list: HTMLElement, keep: FoldKeep, report: (fold: FoldRange | null) => void): () => void {
   let last: string | null = null;

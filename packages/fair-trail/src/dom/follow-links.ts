@@ -18,7 +18,7 @@ export interface LinkActions {
 /**
  * Takes over clicks on links to pages of the site, and loads ahead what links lead to.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function followLinks(settings: RouterSettings, { go, prepare, refuse, subscribe }: LinkActions): () => void {
   const { site, history, window, eagerness = 'moderate' } = settings;

@@ -12,7 +12,7 @@ export interface HoverCallbacks {
  * Opens panels for a mouse that rests on their items, and keeps them while it is on its way. A finger does not rest, and
  * a pen that does is about to press.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function listenForHover(root: HTMLElement, { show, end }: HoverCallbacks): () => void {
   const { defaultView: window } = root.ownerDocument;

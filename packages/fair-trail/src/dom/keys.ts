@@ -6,7 +6,7 @@ import { isHtmlElement } from './nodes.ts';
  * Arrow keys, Home and End along the links and triggers of a bar, and down into an open panel and up out of it. They
  * come on top of Tab, which goes everywhere by itself (ARIA Authoring Practices, disclosure navigation).
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function listenForRowKeys(menu: HTMLElement): () => void {
   const listening = new AbortController();
@@ -53,7 +53,7 @@ function targetInRow(menu: HTMLElement, from: HTMLElement, key: string): HTMLEle
  * They come on top of Tab, which goes everywhere by itself.
  *
  * @param root holds the list, and the field where there is one
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function listenForColumnKeys(root: HTMLElement, listSelector: string): () => void {
   const listening = new AbortController();
@@ -91,7 +91,7 @@ function targetInColumn(root: HTMLElement, listSelector: string, from: HTMLEleme
 /**
  * Space activates what is a link for those without scripts and a button for all others, as it does any button.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function listenForSpace(root: HTMLElement): () => void {
   const listening = new AbortController();
@@ -113,7 +113,7 @@ export function listenForSpace(root: HTMLElement): () => void {
  * Tab goes from the toggle into what it shows, and on past the toggle from there, as the browser does it for what a
  * button pops up: in the document the items stand in their own order, before the toggle.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function listenForMoreKeys(list: HTMLElement, toggle: HTMLElement): () => void {
   const listening = new AbortController();

@@ -20,7 +20,7 @@ export interface Leaving {
 /**
  * Tells what happens around something open: Escape, a press or focus elsewhere, a link or an action chosen.
  *
- * @returns ends it and leaves nothing behind
+ * @returns a function that stops listening and leaves nothing behind
  */
 export function listenForLeaving({ root, partOf, inner }: Leaving, send: (event: LeavingEvent) => void): () => void {
   const { ownerDocument: document } = root;

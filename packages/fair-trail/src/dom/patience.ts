@@ -9,7 +9,7 @@ const signsOfReading = ['wheel', 'touchstart', 'pointerdown', 'keydown'] as cons
  * worked, when the reader does something, or after three seconds.
  *
  * @param giveUp called after that time, where nothing has ended it
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function tryUntilDone(window: Window, attempt: () => boolean, giveUp?: () => void): () => void {
   if (attempt()) return () => undefined;

@@ -8,7 +8,7 @@ const margin = 8;
  * row, and how much room they have on the screen. Says both in custom properties, and leaves the rest to the stylesheet.
  *
  * @param ids the keys of the items whose panels are open
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function placePanels(row: HTMLElement, ids: readonly string[]): () => void {
   const { defaultView: window } = row.ownerDocument;

@@ -48,7 +48,7 @@ const property = '--ft-bar-block-size';
 /**
  * Says on the root element how high a pinned bar is, so that no target of a link within the page is scrolled beneath it.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchBarSize(bar: HTMLElement): () => void {
   const { style } = bar.ownerDocument.documentElement;

@@ -23,7 +23,7 @@ export interface Router {
   readonly state: RouterState;
   readonly subscribe: (listener: () => void) => () => void;
   /**
-   * Goes to an address of this website. What cannot be gone to is told as a warning, and the visitor stays.
+   * Goes to an address of this website. What cannot be gone to is reported as a warning, and the visitor stays.
    *
    * @param url a URL reference, resolved against the current address
    */

@@ -58,7 +58,7 @@ export function listenWhileCovering(root: HTMLElement, send: (event: OverlayEven
  * Watches whether a sidebar stands behind its toggle, as the stylesheet decides it. Where that hides what has focus, focus
  * goes to what stands in its place.
  *
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => void): () => void {
   const { ownerDocument: document } = root;

@@ -4,7 +4,7 @@
  *
  * @param scroller what scrolls, sideways or down
  * @param marked finds the marked item in it. Default: the list's own item that says that it is current.
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [aria-current]'): () => void {
   let last: Element | null = null;

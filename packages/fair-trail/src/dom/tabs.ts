@@ -18,7 +18,7 @@ export function carryOutTabs(root: HTMLElement, effect: TabsEffect & { readonly 
  * Tells the machine of a set of tabs of keys on them, and of focus that leaves them.
  *
  * @param tablist holds the tabs
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function listenForTabKeys(
   tablist: HTMLElement,

@@ -11,7 +11,7 @@ const named = '.ft-link, .ft-rail-button';
  *
  * @param root holds the icons
  * @param tip shows the label
- * @returns ends it
+ * @returns a function that stops listening
  */
 export function watchTooltips(root: HTMLElement, tip: HTMLElement): () => void {
   const { ownerDocument: document } = root;

@@ -48,7 +48,7 @@ export interface NavbarProps extends BarOptions, Omit<HTMLAttributes<HTMLElement
   readonly icon?: (name: string) => ReactNode;
   /** Whether the menu is open where room is short. Without it the bar decides by itself. */
   readonly expanded?: boolean;
-  /** Told when the menu wants to open or close. */
+  /** Called when the menu wants to open or close. */
   readonly onToggle?: (expanded: boolean) => void;
   /** The row as the app arranges it: its own markup, with a `Part` for each part of the bar. Default: the usual row. */
   readonly children?: ReactNode;

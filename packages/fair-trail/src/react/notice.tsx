@@ -13,7 +13,7 @@ export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
   readonly name: string;
   /** The name of its region. Default: "Notice", or what the trail's wording says. */
   readonly label?: string;
-  /** Told when the reader has sent it away. */
+  /** Called when the reader has sent it away. */
   readonly onDismiss?: () => void;
   readonly children?: ReactNode;
 }

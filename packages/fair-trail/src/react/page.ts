@@ -3,7 +3,7 @@ import type { Position } from '../core/site/locate.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import { LazyPage, type Loaded, type LoadRequest } from '../dom/lazy-page.ts';
 
-/** What a page is told about the address it is shown at. */
+/** What a page is given of the address that it is shown at. */
 export interface PageProps {
   readonly position: Position;
   /** The params of the address, percent-decoded. */
@@ -26,7 +26,7 @@ export function lazyPage(load: (request: LoadRequest) => Promise<Loaded<Page>>):
   return new LazyPage(load);
 }
 
-/** What a page that could not be shown is told. */
+/** What a page that could not be shown is given. */
 export interface FailedPageProps extends PageProps {
   readonly error: unknown;
   /** Whether the browser says that it is offline. */

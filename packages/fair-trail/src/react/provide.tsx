@@ -28,7 +28,7 @@ export interface SharedProps {
   readonly badges?: Badges;
   /** Words to say instead of the English ones. */
   readonly wording?: Partial<Wording>;
-  /** Told of what went wrong without stopping anything. Default: the console is. */
+  /** Called with what went wrong without stopping anything. Default: it is logged to the console. */
   readonly onWarning?: (warning: Warning) => void;
   /** Called when the button of a menu's action is activated, with the `action` of the site file. */
   readonly onAction?: (action: string) => void;

@@ -38,11 +38,11 @@ export interface SidebarProps extends SidebarOptions, Omit<HTMLAttributes<HTMLEl
   readonly icon?: (name: string) => ReactNode;
   /** Whether it is narrow now. Without it the sidebar decides by itself, and remembers. */
   readonly narrowed?: boolean;
-  /** Told when it wants to be narrowed or widened. */
+  /** Called when it wants to be narrowed or widened. */
   readonly onNarrow?: (narrowed: boolean) => void;
   /** Whether it is open behind its toggle. Without it the sidebar decides by itself. */
   readonly expanded?: boolean;
-  /** Told when it wants to open or close. */
+  /** Called when it wants to open or close. */
   readonly onToggle?: (expanded: boolean) => void;
   /** Stands below the list of an annex. */
   readonly panel?: (label: string) => ReactNode;

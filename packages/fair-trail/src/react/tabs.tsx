@@ -36,7 +36,7 @@ export interface TabsProps extends TabsOptions, Omit<HTMLAttributes<HTMLElement>
   readonly label: string;
   /** The id of the selected tab. Without it the tabs decide by themselves. */
   readonly selected?: string;
-  /** Told when another tab wants to be selected. */
+  /** Called when another tab wants to be selected. */
   readonly onSelect?: (id: string) => void;
   /** Draws an icon by its name. Its drawing should be hidden from assistive technology. */
   readonly icon?: (name: string) => ReactNode;

@@ -22,7 +22,7 @@ export interface Surroundings {
   readonly navigate: (url: string, options?: NavigateOptions) => void;
   /** Reports the action of a menu to the app. */
   readonly act: (action: string) => void;
-  /** Told of what went wrong without stopping anything. Undefined: the console is. */
+  /** Called with what went wrong without stopping anything. Undefined: it is logged to the console. */
   readonly warn: ((warning: Warning) => void) | undefined;
 }
 

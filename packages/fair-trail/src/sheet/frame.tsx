@@ -14,7 +14,7 @@ export interface FrameSurroundings {
   readonly styles: SheetStyles;
   readonly language: string;
   readonly direction: 'ltr' | 'rtl';
-  /** Told when a link in a specimen is followed: the address of the whole sheet changes. */
+  /** Called when a link in a specimen is followed: the address of the whole sheet changes. */
   readonly onFollow: (href: string) => void;
 }
 

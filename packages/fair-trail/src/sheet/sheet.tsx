@@ -59,11 +59,11 @@ export interface SheetProps {
   readonly own?: readonly OwnSpecimens[];
   /** What is wrong with the site file or the theme. Default: what the site itself knows. */
   readonly problems?: readonly SheetProblem[];
-  /** What browsers tell assistive technology of the parts. Default: it is not told. */
+  /** What browsers expose of the parts to assistive technology. Default: it is not shown. */
   readonly names?: ComputedNames | null;
   /** Where the conditions are kept. Default: the query of the document's address. */
   readonly initialConditions?: Conditions;
-  /** Told of new conditions. */
+  /** Called with new conditions. */
   readonly onConditions?: (conditions: Conditions) => void;
 }
 

@@ -18,8 +18,8 @@ export interface SoundnessOptions extends AuditOptions {
 const weights = ['advice', 'warning', 'error'] as const;
 
 /**
- * A matcher for `expect.extend`: a document is read by the rules of the audit; a report of `auditSite` is taken as it is. What
- * fails is told as the command tells it, each with its place and its remedy.
+ * A matcher for `expect.extend`: a document is read by the rules of the audit; a report of `auditSite` is taken as it is. A
+ * failure is reported as by the command, with its place and its remedy.
  *
  * @example
  * expect.extend({ toHaveSoundNavigation });

@@ -140,7 +140,7 @@ const script = {
     return bar ? { share: highest / innerHeight, selector: selectorOf(bar), html: tagOf(bar) } : null;
   },
 
-  /** The contrast of a label as it is drawn now, and what it needs; null where that cannot be told. */
+  /** The contrast of a label as it is drawn now, and what it needs; null where that is not known. */
   contrastOf(selector: string): LabelContrast | null {
     const element = elementAt(selector);
     return element && contrastOfLabel(element);

@@ -124,7 +124,7 @@ function hasLabel(element: Element): boolean {
   return [...element.childNodes].some((node) => node.nodeType === 3 && (node.nodeValue ?? '').trim() !== '');
 }
 
-/** What a label is painted on; null where that cannot be told for sure: pictures, filters, layers, what is see-through. */
+/** What a label is painted on; null where that is not known for sure: pictures, filters, layers, what is see-through. */
 function boardBehind(element: Element): Color | null {
   const { defaultView: window } = element.ownerDocument;
   for (let at: Element | null = element; at && window; at = parentOf(at)) {

@@ -12,7 +12,7 @@ export interface HistoryEntry {
 export interface Traversal {
   /** Where it moved to. */
   readonly entry: HistoryEntry;
-  /** By how many entries, backwards if negative; null where that cannot be told. */
+  /** By how many entries, backwards if negative; null where that is not known. */
   readonly delta: number | null;
   /** Whether the browser has shown the change with a motion of its own, such as a swipe. Default: false. */
   readonly animated?: boolean;

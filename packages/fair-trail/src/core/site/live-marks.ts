@@ -30,7 +30,7 @@ export class LiveMarks {
     return this.#marks.get(item) ?? null;
   }
 
-  /** @returns ends it */
+  /** @returns a function that stops listening */
   subscribe(item: MenuItem, listener: () => void): () => void {
     const listeners = this.#listeners.get(item) ?? new Set();
     this.#listeners.set(item, listeners.add(listener));

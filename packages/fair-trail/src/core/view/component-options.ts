@@ -9,7 +9,7 @@ import type { TabDescription, TabsOrientation } from './tabs-view.ts';
  * them, and a contract asks for a component by them.
  */
 
-/** What a bar can be told, in any framework. */
+/** The options of a bar, in any framework. */
 export interface BarOptions {
   /** Default: `header`. A second bar on a page should be a `div`. */
   readonly element?: 'header' | 'div';
@@ -37,7 +37,7 @@ export interface BarOptions {
   readonly justify?: 'start' | 'center' | 'end' | 'space-between' | 'stretch';
 }
 
-/** What a sidebar can be told, in any framework. */
+/** The options of a sidebar, in any framework. */
 export interface SidebarOptions {
   /** Colors of markers before labels, as CSS writes them, by entry id; of a record, with its params: `species-page/curlew`. */
   readonly markers?: Readonly<Record<string, string>>;
@@ -59,7 +59,7 @@ export interface SidebarOptions {
   readonly headingLevel?: 2 | 3 | 4;
 }
 
-/** What tabs can be told, in any framework. */
+/** The options of tabs, in any framework. */
 export interface TabsOptions {
   /** The tabs, in their order. They may change: where the selected one goes, the next takes its place. */
   readonly tabs: readonly TabDescription[];
@@ -83,7 +83,7 @@ export interface TabsOptions {
   readonly panels?: 'all' | 'selected' | 'visited';
 }
 
-/** What breadcrumbs can be told, in any framework. */
+/** The options of breadcrumbs, in any framework. */
 export interface BreadcrumbsOptions extends FoldOptions {
   /**
    * Whether steps are folded away behind a button: as many as must, for the rest to `fit` in one line; `always` all but the

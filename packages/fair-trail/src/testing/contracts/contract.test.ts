@@ -30,7 +30,7 @@ function reported(skipped: Readonly<Record<string, string>>): string {
   return stdout + stderr;
 }
 
-test('each test says what it stands for; a part that is left out is told as skipped, with the reason', () => {
+test('each test says what it stands for; a part that is left out is reported as skipped, with the reason', () => {
   const text = reported({ panels: 'there are none' });
   expect(text).toContain('a menu > marks [WCAG 1.3.1; ARIA aria-current] > are right');
   expect(text).toMatch(/a menu > panels > is left out.*there are none/u);

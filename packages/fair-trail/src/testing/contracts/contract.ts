@@ -12,7 +12,7 @@ export interface StandsFor {
 /** Registers tests that belong together, and that an implementation may have no use for. */
 export type DefinePart = (name: string, standsFor: StandsFor, tests: () => void) => void;
 
-/** Parts that do not apply to an implementation, by their names, each with the reason: they are told as skipped. */
+/** Parts that do not apply to an implementation, by their names, each with the reason: they are reported as skipped. */
 export type SkippedParts = Readonly<Record<string, string>>;
 
 /**
@@ -62,7 +62,7 @@ export interface ContractPart<Subject> extends StandsFor {
   readonly clauses: readonly ContractClause<Subject>[];
 }
 
-/** Registers each promise as a test. What the host of the subject cannot judge is told as skipped. */
+/** Registers each promise as a test. What the host of the subject cannot judge is reported as skipped. */
 export function registerParts<Subject>(
   name: string,
   parts: readonly ContractPart<Subject>[],

@@ -32,7 +32,7 @@ export interface PageReader {
   readonly settle: () => Promise<void>;
   /** The text at 200 percent is a `textSize` of 200. */
   readonly setTextSize: (percent: number) => void;
-  /** A name of its own for the document, so that another one at the same address is told from it. */
+  /** A name of its own for the document, so that another one at the same address is distinguished from it. */
   readonly document: () => string;
 }
 

@@ -13,7 +13,7 @@ export interface BreadcrumbsRequest extends BreadcrumbsOptions {
   readonly separator?: string;
 }
 
-/** Shows them; what they are told can be changed. */
+/** Shows them; their properties can be changed. */
 export type MountBreadcrumbs = (request: BreadcrumbsRequest) => {
   readonly update: (request: BreadcrumbsRequest) => void;
 };

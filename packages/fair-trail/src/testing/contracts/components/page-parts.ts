@@ -24,7 +24,7 @@ export interface PageRequest {
   readonly onWarning?: (code: WarningCode) => void;
 }
 
-/** Shows the page; what is told of it can be changed, and it can be taken away. */
+/** Shows the page; its properties can be changed, and it can be taken away. */
 export type MountPage = (request: PageRequest) => {
   readonly update: (request: PageRequest) => void;
   readonly unmount: () => void;

@@ -13,7 +13,7 @@ export interface TabsRequest extends TabsOptions {
   readonly url?: string | null;
 }
 
-/** Shows tabs with the label "Curlew"; what they are told can be changed, and they can be taken away. */
+/** Shows tabs with the label "Curlew"; their properties can be changed, and they can be taken away. */
 export type MountTabs = (request: TabsRequest) => {
   readonly update: (request: TabsRequest) => void;
   readonly unmount: () => void;
