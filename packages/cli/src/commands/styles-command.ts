@@ -1,5 +1,5 @@
 import type { Command } from 'commander';
-import { flexStyles } from 'fair-trail/internal/core';
+import { flexStyles } from 'fair-trail';
 import { readSoundSite } from '../input/site-file.ts';
 import { printable } from '../printable.ts';
 import { writeFiles } from '../writers/write-files.ts';

@@ -1,5 +1,4 @@
-import type { SiteRecords } from 'fair-trail';
-import { flexStyles } from 'fair-trail/internal/core';
+import { flexStyles, type SiteRecords } from 'fair-trail';
 import type { ComputedNames, SheetData, SheetProblem } from 'fair-trail/internal/sheet';
 import { tokensCss } from 'fair-trail/color';
 import { readFileSync } from 'node:fs';

@@ -5,7 +5,6 @@ export { addressOfTemplate } from './site/entry-templates.ts';
 export { colorNames } from './color/palette.ts';
 export type { TokenThemes } from './color/tokens.ts';
 export { escapeMarkup, escapeXml } from './output/escape.ts';
-export { flexStyles } from './output/flex-styles.ts';
 export { decodeSegment } from './site/encoding.ts';
 export { entryPointer } from './site/entry.ts';
 export { unknownPosition } from './site/locate.ts';

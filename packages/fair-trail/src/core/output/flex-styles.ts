@@ -4,6 +4,9 @@ import { everyEntry, type Site } from '../site/site.ts';
 /**
  * A stylesheet with the shares that the site file gives to the items of its bars: one rule for each `flex` that is asked
  * for. The library's own styles cannot know them, and a strict Content-Security-Policy allows no style in the markup.
+ *
+ * @example
+ * writeFileSync('src/site.css', flexStyles(site));
  */
 export function flexStyles(site: Site): string {
   const values = new Set<string>();
