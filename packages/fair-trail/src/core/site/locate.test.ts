@@ -230,3 +230,16 @@ test('the title is made from the template, the label and the records', () => {
   expect(title('/nowhere')).toBe('Not found · Marram Point');
   expect(title('/hides/x')).toBe('Not found · Marram Point');
 });
+
+test('where text beside params is as specific in two addresses, what comes after it decides', () => {
+  const hrefs = ['/x-:w/a', '/:w-x/*', '/:w-x/:y'];
+  for (const order of [hrefs, hrefs.toReversed()]) {
+    const tied = defineSite({
+      name: 'x',
+      entries: order.map((href, index) => ({ id: `e${index}`, label: 'x', href })),
+    });
+    const found = (address: string) => locate(tied, address).entry?.href;
+    expect([found('/x-x/a'), found('/x-x/b'), found('/x-x/b/c')]).toEqual(['/x-:w/a', '/:w-x/:y', '/:w-x/*']);
+    expect(locate(tied, '/x-x/a').params).toEqual({ w: 'x' });
+  }
+});

@@ -1,8 +1,8 @@
 import type { Entry } from './entry.ts';
 import { matchTokens } from './match-tokens.ts';
 import { encodedSlash } from './encoding.ts';
-import type { Path, Token } from './path.ts';
-import { TokenIndex } from './token-index.ts';
+import type { Path, Segment, Token } from './path.ts';
+import { textLength, TokenIndex } from './token-index.ts';
 
 /**
  * A node of a trie of path segments. A look-up walks the address's segments and tries, at each, literal text before text
@@ -125,12 +125,22 @@ function search(root: MatchNode, segments: readonly string[], fold: (text: strin
     const before = values.length;
     const text = node.mixed ? shield(segment) : segment;
     const folded = fold(text);
-    for (const { tokens, value: next } of node.mixed?.candidates(folded) ?? []) {
+    let best: { end: MatchedAddress; values: string[]; length: number } | null = null;
+    for (const { tokens, value: next, length } of node.mixed?.candidates(folded) ?? []) {
+      // Those with as much text are as specific here: what comes after decides.
+      if (best && length < best.length) break;
       const taken = matchTokens(tokens, folded, text);
       if (!taken) continue;
       values.push(...taken.map(unshield));
-      if ((end = walk(next, index + 1))) return end;
+      end = walk(next, index + 1);
+      if (end && (!best || isMoreSpecific(end.path, best.end.path, index + 1))) {
+        best = { end, values: values.slice(before), length };
+      }
       values.length = before;
+    }
+    if (best) {
+      values.push(...best.values);
+      return best.end;
     }
     if (!node.param) return null;
     values.push(segment);
@@ -156,6 +166,23 @@ function search(root: MatchNode, segments: readonly string[], fold: (text: strin
   if (end) return toMatch(end, values, true);
   const inside = deepest as { end: MatchedAddress; values: string[] } | null;
   return inside && toMatch(inside.end, inside.values, false);
+}
+
+/** Whether one path is more specific than another from a segment on, by the first that differs. */
+function isMoreSpecific(one: Path, other: Path, from: number): boolean {
+  for (let index = from; index < Math.max(one.length, other.length); index += 1) {
+    const difference = rankOf(one[index]) - rankOf(other[index]);
+    if (difference !== 0) return difference < 0;
+  }
+  return false;
+}
+
+/** The lower, the more specific. An end is more specific than anything that goes on. */
+function rankOf(segment: Segment | undefined): number {
+  if (!segment) return -1;
+  if (segment.kind === 'mixed') return 1 - textLength(segment.tokens) / 1e6;
+  if (segment.kind === 'wildcard') return segment.filled ? 4 : 5;
+  return { literal: 0, param: 2, tail: 3 }[segment.kind];
 }
 
 function shield(segment: string): string {

@@ -29,7 +29,7 @@ export class TokenIndex<Value> {
     const shape = tokens.map(tokenKey).join('');
     const known = this.#byShape.get(shape);
     if (known) return { value: known.value, isNew: false };
-    const length = tokens.reduce((sum, token) => sum + (token.kind === 'text' ? token.text.length : 0), 0);
+    const length = textLength(tokens);
     const entry = { tokens, value: makeValue(), shape, length };
     this.#byShape.set(shape, entry);
     const [first, last] = [tokens[0], tokens.at(-1)];
@@ -67,4 +67,9 @@ function keyOf(start: string, end: string): string {
 /** The shape decides between equals, so that the file's order never does. */
 function bySpecificity(one: TokenEntry<unknown>, other: TokenEntry<unknown>): number {
   return other.length - one.length || (one.shape < other.shape ? -1 : 1);
+}
+
+/** How much text tokens have. */
+export function textLength(tokens: readonly Token[]): number {
+  return tokens.reduce((sum, token) => sum + (token.kind === 'text' ? token.text.length : 0), 0);
 }
