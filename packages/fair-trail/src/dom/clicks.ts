@@ -29,7 +29,13 @@ export function followedLink(event: MouseEvent): FollowedLink | null {
 }
 
 /** Whether a click is by the main button and nothing else: with more, the browser does something of its own. */
-export function isPlainClick({ button, metaKey, ctrlKey, shiftKey, altKey }: MouseEvent): boolean {
+export function isPlainClick({
+  button,
+  metaKey,
+  ctrlKey,
+  shiftKey,
+  altKey,
+}: Pick<MouseEvent, 'button' | 'metaKey' | 'ctrlKey' | 'shiftKey' | 'altKey'>): boolean {
   return button === 0 && !metaKey && !ctrlKey && !shiftKey && !altKey;
 }
 

@@ -4,6 +4,8 @@ export interface RoomReport {
   readonly needed: number | null;
   /** Whether the toggle stands in for the row. */
   readonly narrow: boolean;
+  /** Whether focus is on the toggle, or was until the toggle went. */
+  readonly focusOnToggle: boolean;
 }
 
 /**
@@ -15,15 +17,29 @@ export function watchRoom(
   toggle: HTMLElement | null,
   report: (room: RoomReport) => void,
 ): () => void {
+  const { defaultView: window } = row.ownerDocument;
+  let timer = 0;
+  let focusOnToggle = false;
   const measure = () => {
     const narrow = toggle !== null && getComputedStyle(toggle).display !== 'none';
-    report({ narrow, needed: narrow ? null : neededRoom(row) });
+    focusOnToggle ||= toggle?.matches(':focus') === true;
+    const needed = narrow ? null : neededRoom(row);
+    // Not within the observer: what is drawn for it would be measured in the same round, which browsers warn of.
+    window?.clearTimeout(timer);
+    timer =
+      window?.setTimeout(() => {
+        report({ narrow, needed, focusOnToggle });
+        focusOnToggle = false;
+      }) ?? 0;
   };
   const observer = new ResizeObserver(measure);
   observer.observe(row);
   // Fonts that arrive late, and slots that grow, change what is needed without changing the row.
   for (const child of row.children) observer.observe(child);
-  return () => observer.disconnect();
+  return () => {
+    observer.disconnect();
+    window?.clearTimeout(timer);
+  };
 }
 
 /** The width, in em, that the row would need for what sticks out of it; null where nothing does. */

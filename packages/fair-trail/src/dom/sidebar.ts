@@ -4,34 +4,20 @@ import type { OverlayEffect, OverlayEvent } from '../core/interaction/overlay.ts
 import { whenAnimated } from './animations.ts';
 import { seenControls, watchFocusWithin } from './focus.ts';
 import { listenForLeaving } from './leaving.ts';
-import { coverPage } from './overlay.ts';
 import { isElement, isNode } from './nodes.ts';
 
 const find = (root: HTMLElement, selector: string) => root.querySelector<HTMLElement>(selector);
 
-/** Carries out what a sidebar's overlay asks for, and keeps hold of the page while that is covered. */
-export class SidebarOverlay {
-  readonly #root: HTMLElement;
-  #uncover: (() => void) | null = null;
-
-  constructor(root: HTMLElement) {
-    this.#root = root;
-  }
-
-  carryOut(effect: OverlayEffect, send: (event: OverlayEvent) => void): void {
-    const panel = find(this.#root, '.ft-sidebar-panel');
-    if (effect.type === 'cover') this.#uncover ??= coverPage(this.#root);
-    else if (effect.type === 'uncover') this.end();
-    else if (effect.type === 'await-close') whenAnimated(panel, () => send({ type: 'closed' }));
-    else if (effect.target === 'trigger') find(this.#root, '.ft-sidebar-toggle')?.focus();
-    else if (!focusAnnex(this.#root)) focusFirst(panel);
-  }
-
-  /** Gives the page back. */
-  end(): void {
-    this.#uncover?.();
-    this.#uncover = null;
-  }
+/** Carries out what a sidebar's overlay asks of the document, beside covering the page. */
+export function carryOutOverlay(
+  root: HTMLElement,
+  effect: Exclude<OverlayEffect, { readonly type: 'cover' | 'uncover' }>,
+  send: (event: OverlayEvent) => void,
+): void {
+  const panel = find(root, '.ft-sidebar-panel');
+  if (effect.type === 'await-close') whenAnimated(panel, () => send({ type: 'closed' }));
+  else if (effect.target === 'trigger') find(root, '.ft-sidebar-toggle')?.focus();
+  else if (!focusAnnex(root)) focusFirst(panel);
 }
 
 /** An annex that lies over the sidebar is where a reader begins; beside it, it is not. */

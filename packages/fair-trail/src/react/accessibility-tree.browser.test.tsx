@@ -88,14 +88,14 @@ const roles: Readonly<Record<string, string>> = {
   button: 'button',
 };
 
-function textOf(node: ViewNode): string {
+function textOf(node: ViewNode<unknown>): string {
   if (typeof node === 'string') return node;
   if ('slot' in node || node.attributes['aria-hidden'] === 'true') return '';
   return node.children.map(textOf).join('');
 }
 
 /** What the view says, without what is closed or not for this width. */
-function viewSays(view: ViewElement, isHidden: (element: ViewElement) => boolean): readonly string[] {
+function viewSays(view: ViewElement<unknown>, isHidden: (element: ViewElement<unknown>) => boolean): readonly string[] {
   const { tag, attributes, children } = view;
   if (isHidden(view) || 'hidden' in attributes || attributes['aria-hidden'] === 'true') return [];
   const role = attributes['role'] ?? roles[tag];
@@ -122,7 +122,7 @@ function isLeaf(role: string | undefined): boolean {
 }
 
 /** Of what is named by another element, which the tests name alike. */
-function nameOf({ tag, attributes }: ViewElement): string {
+function nameOf({ tag, attributes }: ViewElement<unknown>): string {
   if (tag === 'input') return englishWording.filter;
   return attributes['aria-labelledby'] === undefined ? '' : (named[attributes['aria-labelledby']] ?? '');
 }

@@ -1,11 +1,8 @@
 import { forwardRef, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { footerView } from '../core/view/footer-view.ts';
-import { menuNameIn, useIconChecks, useNameChecks } from './name-checks.ts';
-import { iconSlot } from './slots.ts';
-import { useSurroundings } from './trail-context.ts';
-import { useMenu } from './use-menu.ts';
-import { useShared } from './use-shared.ts';
-import { ViewRoot } from './view.tsx';
+import { FooterPart } from '../parts/footer.ts';
+import { PrintedView } from './printed-view.tsx';
+import { usePosition, useSurroundings } from './trail-context.ts';
+import { usePart } from './use-part.ts';
 
 export interface FooterNavProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
   /** The menu of the site file whose items it shows; groups get titles. Default: `footer`. */
@@ -24,8 +21,6 @@ export interface FooterNavProps extends Omit<HTMLAttributes<HTMLElement>, 'child
   readonly foot?: ReactNode;
 }
 
-const send = () => undefined;
-
 /**
  * The navigation at the foot of the page, with its titled groups.
  *
@@ -33,30 +28,15 @@ const send = () => undefined;
  * <FooterNav menu="footer" />
  */
 export const FooterNav = forwardRef<HTMLElement, FooterNavProps>(function FooterNav(props, ref) {
-  const { menu = 'footer', label, headingLevel = 2, iconsOnly = false, icon, form, foot, ...attributes } = props;
-  const { site, wording } = useSurroundings();
-  const { items, marks } = useMenu(menu);
-  useNameChecks('FooterNav', () => menuNameIn(site, props.menu, menu));
-  useIconChecks('FooterNav', items, icon);
-  const idPrefix = useId();
-  const view = useShared(
-    footerView({
-      items,
-      label: label ?? wording.footerNavigation,
-      idPrefix,
-      headingLevel,
-      iconsOnly,
-      slots: { icon: icon !== undefined, form: Boolean(form), foot: Boolean(foot) },
-      wording,
-    }),
+  const { menu, label, headingLevel, iconsOnly, icon, form, foot, ...attributes } = props;
+  const trail = useSurroundings();
+  const position = usePosition();
+  const id = useId();
+  const slots = { icon: icon !== undefined, form: Boolean(form), foot: Boolean(foot) };
+  const options = { menu, label, headingLevel, iconsOnly, trail, position, id, icon, slots };
+  const { view, printer, rootRef } = usePart(FooterPart, options, ref, icon);
+  const contents = useMemo(() => ({ form: () => form, foot: () => foot }), [form, foot]);
+  return (
+    view && <PrintedView view={view} printer={printer} slots={contents} attributes={attributes} elementRef={rootRef} />
   );
-  const slots = useMemo(
-    () => ({
-      form: () => form,
-      foot: () => foot,
-      icon: iconSlot(icon),
-    }),
-    [form, foot, icon],
-  );
-  return <ViewRoot view={view} surroundings={{ slots, send, marks }} attributes={attributes} elementRef={ref} />;
 });

@@ -2,6 +2,7 @@
 'use client';
 
 export { Trail, type TrailProps } from './trail.tsx';
+export { TrailAt, type TrailAtProps } from './trail-at.tsx';
 export { bindSite, type SiteComponents } from './bind-site.tsx';
 export { useCurrentEntry, type CurrentEntry } from './current-entry.ts';
 export { usePosition, useSite, useTrail, type TrailContext } from './trail-context.ts';
@@ -9,7 +10,7 @@ export type { LinkSlot, LinkSlotProps } from './links.tsx';
 export { useMayLeave } from './leaving.ts';
 export { useHistoryState } from './history-state.ts';
 export { Navbar, type NavbarProps } from './navbar.tsx';
-export { Part } from './view.tsx';
+export { Part } from './printed-view.tsx';
 export { Tab, Tablist, Tabpanel, Tabs, type TabsProps } from './tabs.tsx';
 export { TabLinks } from './tab-links.tsx';
 export { Sidebar, type SidebarProps } from './sidebar.tsx';

@@ -1,11 +1,12 @@
 import {
   createContext,
   createElement,
-  useContext,
   type AnchorHTMLAttributes,
   type ComponentType,
+  type ReactElement,
   type ReactNode,
 } from 'react';
+import { hostElement } from './host-element.ts';
 
 /** What a link component is given. It must pass all of it on to its `a` element, and let `aria-current` win. */
 export interface LinkSlotProps extends AnchorHTMLAttributes<HTMLAnchorElement> {
@@ -16,7 +17,8 @@ export interface LinkSlotProps extends AnchorHTMLAttributes<HTMLAnchorElement> {
 /** A component that follows a path in the way of the router that the app has. */
 export type LinkSlot = ComponentType<LinkSlotProps>;
 
-interface Links {
+export interface Links {
+  /** Null where the browser's own element is used. */
   readonly link: LinkSlot | null;
   /** How a link writes an address of the site. */
   readonly href: (url: string) => string;
@@ -24,27 +26,18 @@ interface Links {
 
 export const LinksContext = createContext<Links>({ link: null, href: (url) => url });
 
-/** Only paths are the site's own; a link to elsewhere is the browser's in every app. */
-function isPath(href: unknown): href is string {
-  return typeof href === 'string' && href.startsWith('/');
-}
-
-type Attributes = Readonly<Record<string, unknown>>;
-
 /** Prints a link: with the app's own component where it has one, and for the app's own addresses. */
-export function PrintedLink({ attributes }: { readonly attributes: Attributes }): ReactNode {
-  return printLink(attributes, useContext(LinksContext));
-}
-
-/** For a component that has the links already: a menu has many, and each component costs. */
-export function printLink(attributes: Attributes, { link, href }: Links): ReactNode {
-  const { href: written } = attributes;
-  if (!isPath(written)) return createElement('a', attributes);
-  if (!link) return createElement('a', { ...attributes, href: href(written) });
+export function linkElement(
+  props: Readonly<Record<string, unknown>>,
+  { link, href: written }: Links,
+  key?: string,
+): ReactElement {
+  const { href } = props;
+  // Only paths are the site's own; a link to elsewhere is the browser's in every app.
+  if (typeof href !== 'string' || !href.startsWith('/')) return hostElement('a', props, key);
+  if (!link) return hostElement('a', { ...props, href: written(href) }, key);
   // A router's own link marks itself by its own rules, which are not ours; said outright, "false" overrules them.
-  return createElement(link, { ...attributes, href: written, 'aria-current': ariaCurrentOf(attributes) ?? 'false' });
-}
-
-function ariaCurrentOf(attributes: Readonly<Record<string, unknown>>): LinkSlotProps['aria-current'] {
-  return attributes['aria-current'] as LinkSlotProps['aria-current'];
+  const current = props['aria-current'] as LinkSlotProps['aria-current'];
+  const own = { ...props, href, 'aria-current': current ?? 'false' } as const;
+  return createElement(link, key === undefined ? own : { ...own, key });
 }

@@ -1,12 +1,8 @@
-import { forwardRef, useCallback, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import { nextDismissal } from '../core/interaction/dismissal.ts';
-import { noticeView } from '../core/view/notice-view.ts';
-import { focusAfter } from '../dom/focus.ts';
+import { forwardRef, useMemo, type HTMLAttributes, type ReactNode } from 'react';
+import { NoticePart } from '../parts/notice.ts';
+import { PrintedView } from './printed-view.tsx';
 import { useSurroundings } from './trail-context.ts';
-import { useMemory } from './use-memory.ts';
-import { useRoot } from './use-root.ts';
-import { useShared } from './use-shared.ts';
-import { ViewRoot } from './view.tsx';
+import { usePart } from './use-part.ts';
 
 export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle'> {
   /** Tells it from other notices. A notice with another name is another one, and is shown to those who sent this one away. */
@@ -26,19 +22,10 @@ export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
  */
 export const Notice = forwardRef<HTMLElement, NoticeProps>(function Notice(props, ref) {
   const { name, label, onDismiss, children, ...attributes } = props;
-  const { wording } = useSurroundings();
-  const root = useRoot(ref);
-  const [names, memory] = useMemory('dismissed');
-  const dismissed = names.includes(name);
-  const send = useCallback(() => {
-    const focusWithin = root.current?.matches(':focus-within') === true;
-    for (const { type } of nextDismissal({ dismissed }, { type: 'dismiss', focusWithin }).effects) {
-      if (type === 'remember') memory?.replace((other) => other === name, [name]);
-      else if (root.current) focusAfter(root.current);
-    }
-    onDismiss?.();
-  }, [root, dismissed, memory, name, onDismiss]);
-  const slots = useMemo(() => ({ content: () => children }), [children]);
-  const view = useShared(dismissed ? null : noticeView({ name, ...(label !== undefined && { label }), wording }));
-  return view && <ViewRoot view={view} surroundings={{ slots, send }} attributes={attributes} elementRef={root} />;
+  const trail = useSurroundings();
+  const { view, printer, rootRef } = usePart(NoticePart, { trail, name, label, onDismiss }, ref);
+  const contents = useMemo(() => ({ content: () => children }), [children]);
+  return (
+    view && <PrintedView view={view} printer={printer} slots={contents} attributes={attributes} elementRef={rootRef} />
+  );
 });

@@ -5,7 +5,7 @@ import { defineSite } from '../core/site/define.ts';
 import type { SiteDefinition } from '../core/site/definition.ts';
 import { Sidebar } from './sidebar.tsx';
 import { Trail } from './trail.tsx';
-import { Part } from './view.tsx';
+import { Part } from './printed-view.tsx';
 import { desk, nested } from '../testing/sites.ts';
 import { mount, SampleApp } from './mount.samples.tsx';
 

@@ -1,23 +1,18 @@
-import { useMemo, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import type { Audience } from '../core/site/entry.ts';
 import type { Badges } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
 import type { Site } from '../core/site/site.ts';
-import { warning, type Warning } from '../core/warnings.ts';
-import { englishWording, type Wording } from '../core/wording.ts';
-import { logWarning } from '../dom/log-warning.ts';
-import type { NavigateOptions, Presenter, Router } from '../dom/router-interface.ts';
-import { isDevelopment } from '../core/development.ts';
+import type { Warning } from '../core/warnings.ts';
+import type { Wording } from '../core/wording.ts';
+import type { Presenter, Router } from '../dom/router-interface.ts';
+import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { actionReporter, surroundingsOf, type LocationSource, type Surroundings } from '../parts/surroundings.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
-import { namesIn, useNameChecks } from './name-checks.ts';
-import { LocationContext, PresenterContext, SurroundingsContext, type LocationSource } from './trail-context.ts';
+import { LocationContext, PresenterContext, SurroundingsContext } from './trail-context.ts';
 import { useStable } from './use-stable.ts';
 
-const noAudience: readonly string[] = [];
-const noRecords: SiteRecords = {};
-const noBadges: Badges = {};
-
-/** What an app tells of its site and of who is looking. */
+/** What an app says of its site and of who is looking. */
 export interface SharedProps {
   readonly site: Site;
   /** The audiences that the visitor is in, or `unknown` while the app does not know yet. Default: none. */
@@ -40,33 +35,29 @@ export interface SharedProps {
 export interface ProvideProps extends SharedProps {
   readonly location: LocationSource;
   readonly router: (Router & Presenter) | null;
-  readonly navigate: (url: string, options?: NavigateOptions) => void;
+  readonly navigate: Surroundings['navigate'];
 }
 
-type SharedNamesProps = Pick<SharedProps, 'audience' | 'records' | 'badges'>;
-
-/** Checks the names in the properties of a `Trail`, which only what is within it can hold against the site. */
-function SharedNames({ audience, records, badges }: SharedNamesProps): ReactNode {
-  useNameChecks('Trail', () => [
-    ...namesIn('audience', 'audience', audience === 'unknown' ? null : audience),
-    ...namesIn('records', 'records', records),
-    ...namesIn('entry', 'badges', badges),
-  ]);
-  return null;
+/** Checks the names in the properties of a `Trail`. */
+function useNameChecks({ site, audience, records, badges, onWarning: warn }: SharedProps): void {
+  useEffect(() => {
+    checkNames('Trail', { site, warn }, () => [
+      ...namesIn('audience', 'audience', audience === 'unknown' ? null : audience),
+      ...namesIn('records', 'records', records),
+      ...namesIn('entry', 'badges', badges),
+    ]);
+  }, [site, audience, records, badges, warn]);
 }
 
 /** Gives it all to the components within, and does nothing to the page. */
 export function Provide(props: ProvideProps): ReactNode {
-  const { site, location: place, router, navigate, link = null, onAction, onWarning, children } = props;
-  const { audience = noAudience, records = noRecords, badges = noBadges, wording: ownWording } = props;
-  const wording = useMemo(() => (ownWording ? { ...englishWording, ...ownWording } : englishWording), [ownWording]);
-  const act = useStable((action: string) => {
-    if (onAction) onAction(action);
-    else (onWarning ?? logWarning)(warning('action-without-handler', action));
-  });
+  const { site, location, router, navigate, link = null, onAction, onWarning, children } = props;
+  const { audience, records, badges, wording } = props;
+  useNameChecks(props);
+  const act = useStable((action: string) => actionReporter(onAction, onWarning)(action));
   const value = useMemo(
-    () => ({ site, audience, records, badges, wording, router, navigate, act, warn: onWarning }),
-    [site, audience, records, badges, wording, router, navigate, act, onWarning],
+    () => surroundingsOf({ site, audience, records, badges, wording, onWarning, onAction: act }, router, navigate),
+    [site, audience, records, badges, wording, onWarning, act, router, navigate],
   );
   const links = useMemo(
     () => ({ link: router ? null : link, href: (address: string) => router?.href(address) ?? address }),
@@ -74,12 +65,9 @@ export function Provide(props: ProvideProps): ReactNode {
   );
   return (
     <SurroundingsContext.Provider value={value}>
-      <LocationContext.Provider value={place}>
+      <LocationContext.Provider value={location}>
         <PresenterContext.Provider value={router}>
-          <LinksContext.Provider value={links}>
-            {isDevelopment && <SharedNames audience={audience} records={records} badges={badges} />}
-            {children}
-          </LinksContext.Provider>
+          <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
         </PresenterContext.Provider>
       </LocationContext.Provider>
     </SurroundingsContext.Provider>

@@ -1,7 +1,9 @@
 import { forwardRef, type AnchorHTMLAttributes } from 'react';
-import { skipLinksView, skipLinkView, type SkipTarget } from '../core/view/skip-link-view.ts';
+import type { SkipTarget } from '../core/view/skip-link-view.ts';
+import { SkipLinkPart } from '../parts/plain-parts.ts';
+import { PrintedView } from './printed-view.tsx';
 import { useSurroundings } from './trail-context.ts';
-import { ViewRoot, type ViewSurroundings } from './view.tsx';
+import { usePart } from './use-part.ts';
 
 export interface SkipLinkProps extends Omit<AnchorHTMLAttributes<HTMLElement>, 'children' | 'href' | 'target'> {
   /** The id of the element to skip to. Default: that of the `Stage`. */
@@ -9,8 +11,6 @@ export interface SkipLinkProps extends Omit<AnchorHTMLAttributes<HTMLElement>, '
   /** Further places to skip to, after the content: a search field, the footer. */
   readonly targets?: readonly SkipTarget[];
 }
-
-const surroundings: ViewSurroundings = { slots: {}, send: () => undefined };
 
 /**
  * A link past the navigation, or several. Put it first on the page; each is seen when it has focus.
@@ -20,7 +20,7 @@ const surroundings: ViewSurroundings = { slots: {}, send: () => undefined };
  */
 export const SkipLink = forwardRef<HTMLElement, SkipLinkProps>(function SkipLink(props, ref) {
   const { targetId, targets, ...attributes } = props;
-  const { wording } = useSurroundings();
-  const view = targets ? skipLinksView(targets, wording) : skipLinkView(wording, targetId);
-  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={ref} />;
+  const trail = useSurroundings();
+  const { view, printer, rootRef } = usePart(SkipLinkPart, { trail, targetId, targets }, ref);
+  return view && <PrintedView view={view} printer={printer} attributes={attributes} elementRef={rootRef} />;
 });

@@ -5,7 +5,22 @@ export function isFilled(content: ReactNode): boolean {
   return content !== undefined && content !== null && content !== false;
 }
 
-/** What draws the icons of a view; nothing for an item that has one only while it is marked. */
-export function iconSlot(icon: ((name: string) => ReactNode) | undefined): (name: string) => ReactNode {
-  return (name) => (name === '' ? null : (icon?.(name) ?? null));
+/**
+ * The properties of a component in two: those of these names, and the others.
+ *
+ * @param names those that are not given are not among the first
+ */
+export function splitProps<Props extends object, const Name extends keyof Props>(
+  props: Props,
+  names: readonly Name[],
+): readonly [Pick<Props, Name>, Omit<Props, Name>] {
+  const named: Partial<Props> = {};
+  const others: Partial<Props> = { ...props };
+  for (const name of names) {
+    if (!(name in props)) continue;
+    // An option that is given as undefined is not given.
+    if (props[name] !== undefined) named[name] = props[name];
+    delete others[name];
+  }
+  return [named as Pick<Props, Name>, others as Omit<Props, Name>];
 }

@@ -1,5 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { labelOf } from '../core/site/labels.ts';
+import { whenOnline } from '../parts/stage.ts';
 import type { FailedPageProps, PageProps } from './page.ts';
 import { useSurroundings } from './trail-context.ts';
 
@@ -29,11 +30,7 @@ export function Planned({ position, params }: PageProps): ReactNode {
 /** Offers to try again, and does so by itself once the browser is online again. */
 export function FailedPage({ offline, retry }: FailedPageProps): ReactNode {
   const { wording } = useSurroundings();
-  useEffect(() => {
-    if (!offline) return undefined;
-    window.addEventListener('online', retry, { once: true });
-    return () => window.removeEventListener('online', retry);
-  }, [offline, retry]);
+  useEffect(() => (offline ? whenOnline(retry) : undefined), [offline, retry]);
   return (
     <>
       <h1>{offline ? wording.offline : wording.pageFailed}</h1>

@@ -4,6 +4,7 @@ import {
   forwardRef,
   Suspense,
   useContext,
+  useEffect,
   useImperativeHandle,
   useMemo,
   useReducer,
@@ -16,9 +17,10 @@ import {
 } from 'react';
 import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
-import { contentStart, focusOnce } from '../dom/focus.ts';
 import { LazyPage } from '../dom/lazy-page.ts';
-import { namesIn, useNameChecks } from './name-checks.ts';
+import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { focusPage, isOffline } from '../parts/stage.ts';
+import { fixedLocation } from '../parts/surroundings.ts';
 import type { FailedPageProps, Page, StageLayout } from './page.ts';
 import { PageBoundary } from './page-boundary.tsx';
 import {
@@ -30,15 +32,15 @@ import {
   type StageSettings,
 } from './stage-content.ts';
 import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
+import { PrintedView } from './printed-view.tsx';
 import {
-  fixedLocation,
   LocationContext,
   PresenterContext,
   useBrowserLayoutEffect,
   useLocationSource,
   useTrail,
 } from './trail-context.ts';
-import { ViewRoot } from './view.tsx';
+import { usePrinter } from './use-part.ts';
 
 /**
  * The properties of a `Stage`.
@@ -87,11 +89,16 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const outer = useContext(OuterContext);
   const router = useContext(PresenterContext);
   const source = useLocationSource();
-  const { position, url, audience, wording } = useTrail();
+  const { site, position, url, audience, wording, warn } = useTrail();
   const element = useRef<HTMLElement>(null);
   useImperativeHandle<HTMLElement | null, HTMLElement | null>(ref, () => element.current, []);
 
-  useNameChecks('Stage', () => [...namesIn('entry', 'pages', pages), ...namesIn('entry', 'layouts', layouts)]);
+  useEffect(() => {
+    checkNames('Stage', { site, warn }, () => [
+      ...namesIn('entry', 'pages', pages),
+      ...namesIn('entry', 'layouts', layouts),
+    ]);
+  }, [site, warn, pages, layouts]);
 
   const from = outer?.settings ?? basicSettings;
   const settings = useMemo<StageSettings>(
@@ -166,8 +173,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const onPresent = () => {
     if (!element.current) return;
     router?.present(element.current, shown?.content.arrival);
-    const start = retried.current ? contentStart(document, element.current) : null;
-    if (start) focusOnce(start);
+    if (retried.current) focusPage(element.current);
     retried.current = false;
   };
   const onError = (error: unknown) => router?.warn('page-failed', error);
@@ -193,19 +199,19 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   // Of what is shown, and not of what is wanted: a layout may be there still for which there is no place any more.
   const { depth, arrival } = (shown ?? now).content;
   const within = useMemo<OuterStage>(() => ({ settings, depth, arrival }), [settings, depth, arrival]);
-  const surroundings = {
-    slots: {
-      page: () => (
-        // The page that is still shown while another is loaded is at its own address, and must not change beneath that.
-        <LocationContext.Provider value={shown && shown !== now ? fixedLocation(shown) : source}>
-          <OuterContext.Provider value={within}>{drawPage()}</OuterContext.Provider>
-        </LocationContext.Provider>
-      ),
-    },
-    send: noEvents,
+  const slots = {
+    page: () => (
+      // The page that is still shown while another is loaded is at its own address, and must not change beneath that.
+      <LocationContext.Provider value={shown && shown !== now ? fixedLocation(shown) : source}>
+        <OuterContext.Provider value={within}>{drawPage()}</OuterContext.Provider>
+      </LocationContext.Provider>
+    ),
   };
-  const view = stageView({ nested: outer !== null, busy: late && isWaiting });
-  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={element} />;
+  const nested = outer !== null;
+  const busy = late && isWaiting;
+  const view = useMemo(() => stageView({ nested, busy }), [nested, busy]);
+  const printer = usePrinter(noEvents, undefined);
+  return <PrintedView view={view} printer={printer} slots={slots} attributes={attributes} elementRef={element} />;
 });
 
 const noEvents = () => undefined;
@@ -214,10 +220,6 @@ const subscribeToNothing = () => () => undefined;
 
 function isSame(one: DrawnContent | null, other: DrawnContent): boolean {
   return one?.content.key === other.content.key && one.position === other.position && one.url === other.url;
-}
-
-function isOffline(): boolean {
-  return typeof navigator !== 'undefined' && !navigator.onLine;
 }
 
 /** Stands in for a page that waits for something of its own. */

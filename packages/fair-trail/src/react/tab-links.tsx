@@ -1,18 +1,8 @@
-import { forwardRef, useEffect, useId, useMemo, type HTMLAttributes, type ReactNode } from 'react';
-import type { DisclosuresEvent } from '../core/interaction/disclosures.ts';
-import { itemKey } from '../core/view/menu-view.ts';
-import { tabLinksView } from '../core/view/tab-links-view.ts';
-import { watchEdges } from '../dom/edges.ts';
-import { listenForRowKeys } from '../dom/keys.ts';
-import { keepMarkedInView } from '../dom/strip.ts';
-import { namesIn, useIconChecks, useNameChecks } from './name-checks.ts';
-import { iconSlot } from './slots.ts';
-import { useSurroundings } from './trail-context.ts';
-import { useMenu } from './use-menu.ts';
-import { usePanels } from './use-panels.ts';
-import { useRoot } from './use-root.ts';
-import { useShared } from './use-shared.ts';
-import { ViewRoot } from './view.tsx';
+import { forwardRef, useId, type HTMLAttributes, type ReactNode } from 'react';
+import { TabLinksPart } from '../parts/tab-links.ts';
+import { PrintedView } from './printed-view.tsx';
+import { usePosition, useSurroundings } from './trail-context.ts';
+import { usePart } from './use-part.ts';
 
 export interface TabLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'children'> {
   /** The menu of the site file whose items it shows. */
@@ -32,35 +22,11 @@ export interface TabLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'childr
  * <TabLinks menu="hides" label="Hides" />
  */
 export const TabLinks = forwardRef<HTMLElement, TabLinksProps>(function TabLinks(props, ref) {
-  const { menu, label, widths = 'natural', icon, ...attributes } = props;
-  const { wording } = useSurroundings();
-  const { items, marks } = useMenu(menu);
-  useNameChecks('TabLinks', () => namesIn('menu', 'menu', menu));
-  useIconChecks('TabLinks', items, icon);
-  const idPrefix = useId();
-  const root = useRoot(ref);
-  const keys = useMemo(() => items.filter((item) => item.items.length > 0).map(itemKey), [items]);
-  const { panels, sendToPanels } = usePanels({ rootRef: root, keys, hoverOpens: false, held: undefined });
-  useEffect(() => {
-    const list = root.current?.querySelector<HTMLElement>('.ft-tab-row > .ft-menu');
-    if (!list) return undefined;
-    const ends = [keepMarkedInView(list), watchEdges(list), listenForRowKeys(list)];
-    return () => {
-      for (const end of ends) end();
-    };
-  }, [root, items]);
-  const view = useShared(
-    tabLinksView({
-      items,
-      label,
-      idPrefix,
-      fills: widths === 'filling',
-      panels,
-      icons: icon !== undefined,
-      wording,
-    }),
-  );
-  const slots = useMemo(() => ({ icon: iconSlot(icon) }), [icon]);
-  const surroundings = { slots, send: (event: unknown) => sendToPanels(event as DisclosuresEvent), marks };
-  return <ViewRoot view={view} surroundings={surroundings} attributes={attributes} elementRef={root} />;
+  const { menu, label, widths, icon, ...attributes } = props;
+  const trail = useSurroundings();
+  const position = usePosition();
+  const id = useId();
+  const options = { menu, label, widths, trail, position, id, icon, slots: { icon: icon !== undefined } };
+  const { view, printer, rootRef } = usePart(TabLinksPart, options, ref, icon);
+  return view && <PrintedView view={view} printer={printer} attributes={attributes} elementRef={rootRef} />;
 });

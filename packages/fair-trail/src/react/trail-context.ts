@@ -1,47 +1,12 @@
 import { errorText } from '../core/error-texts.ts';
 import { createContext, useContext, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
-import type { Audience } from '../core/site/entry.ts';
 import type { Position } from '../core/site/locate.ts';
-import type { Badges } from '../core/site/menus.ts';
-import type { SiteRecords } from '../core/site/records.ts';
 import type { Site } from '../core/site/site.ts';
-import type { Warning } from '../core/warnings.ts';
-import type { Wording } from '../core/wording.ts';
-import type { NavigateOptions, Presenter, Router } from '../dom/router-interface.ts';
-
-/** What stays as it is while the visitor goes from page to page. */
-export interface Surroundings {
-  readonly site: Site;
-  readonly audience: Audience;
-  readonly records: SiteRecords;
-  readonly badges: Badges;
-  readonly wording: Wording;
-  /** Null where the address is given from outside: there another router is in charge. */
-  readonly router: Router | null;
-  /** Goes to an address, whichever router is in charge. */
-  readonly navigate: (url: string, options?: NavigateOptions) => void;
-  /** Reports the action of a menu to the app. */
-  readonly act: (action: string) => void;
-  /** Called with what went wrong without stopping anything. Undefined: it is logged to the console. */
-  readonly warn: ((warning: Warning) => void) | undefined;
-}
-
-/** Where the visitor is. */
-export interface TrailLocation {
-  readonly position: Position;
-  /** The current address: path, query and hash. */
-  readonly url: string;
-}
+import type { Presenter, Router } from '../dom/router-interface.ts';
+import type { LocationSource, Surroundings, TrailLocation } from '../parts/surroundings.ts';
 
 /** What every component of a trail knows. */
 export interface TrailContext extends Surroundings, TrailLocation {}
-
-/** Tells where the visitor is to those who ask, so that a page change draws nothing but what depends on it. */
-export interface LocationSource {
-  /** The same object while the place is the same. */
-  readonly read: () => TrailLocation;
-  readonly subscribe: (listener: () => void) => () => void;
-}
 
 export const SurroundingsContext = createContext<Surroundings | null>(null);
 
@@ -52,11 +17,6 @@ export const PresenterContext = createContext<(Router & Presenter) | null>(null)
 
 /** A server has no layout to wait for, and says so in its log where one tries. */
 export const useBrowserLayoutEffect = typeof document === 'undefined' ? useEffect : useLayoutEffect;
-
-/** A place that does not change: another one needs another source. */
-export function fixedLocation(place: TrailLocation): LocationSource {
-  return { read: () => place, subscribe: () => () => undefined };
-}
 
 function within<Value>(context: Value | null): Value {
   if (context === null) throw new Error(errorText('trail-missing'));
@@ -74,12 +34,19 @@ export function useLocationSource(): LocationSource {
 /**
  * Something about where the visitor is. The component renders again only when that is something else.
  *
- * @param select must give the same value for the same place
+ * @param select must give the same value for the same location
  */
-export function useLocationPart<Value>(select: (place: TrailLocation) => Value): Value {
+export function useLocationPart<Value>(select: (location: TrailLocation) => Value): Value {
   const { subscribe, read } = useLocationSource();
   const readPart = () => select(read());
   return useSyncExternalStore(subscribe, readPart, readPart);
+}
+
+const whole = (location: TrailLocation) => location;
+
+/** Where the visitor is. */
+export function useLocation(): TrailLocation {
+  return useLocationPart(whole);
 }
 
 /**
@@ -94,8 +61,8 @@ export function useLocationPart<Value>(select: (place: TrailLocation) => Value):
  */
 export function useTrail(): TrailContext {
   const surroundings = useSurroundings();
-  const place = useLocationPart((current) => current);
-  return useMemo(() => ({ ...surroundings, ...place }), [surroundings, place]);
+  const location = useLocation();
+  return useMemo(() => ({ ...surroundings, ...location }), [surroundings, location]);
 }
 
 /**

@@ -1,12 +1,12 @@
-import { forwardRef, useMemo, type AnchorHTMLAttributes } from 'react';
+import { forwardRef, useContext, useEffect, useMemo, type AnchorHTMLAttributes } from 'react';
 import { addressOf } from '../core/router/history.ts';
 import { hrefOf } from '../core/site/hrefs.ts';
 import { labelOf } from '../core/site/labels.ts';
 import { locate, samePosition, unknownPosition } from '../core/site/locate.ts';
 import type { Site } from '../core/site/site.ts';
 import { ariaCurrent } from '../core/view/menu-view.ts';
-import { PrintedLink } from './links.tsx';
-import { namesIn, useAddressCheck, useNameChecks } from './name-checks.ts';
+import { checkLink, checkNames, namesIn } from '../parts/name-checks.ts';
+import { linkElement, LinksContext } from './links.tsx';
 import { useLocationPart, useSurroundings } from './trail-context.ts';
 
 /**
@@ -35,14 +35,18 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
  */
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
   const { entry: id, params, search = '', hash = '', children, ...attributes } = props;
-  const { site, records } = useSurroundings();
+  const { site, records, warn } = useSurroundings();
+  const links = useContext(LinksContext);
   const language = useLocationPart(({ position }) => position.language);
   const entry = site.entry(id);
   const path = pathTo(site, id, language, params);
   const target = useMemo(() => (path === null ? unknownPosition(site) : locate(site, addressOf(path))), [site, path]);
   const isHere = useLocationPart(({ position }) => position.status === 'exact' && samePosition(position, target));
-  useNameChecks('TrailLink', () => namesIn('entry', 'entry', id));
-  useAddressCheck(id, entry !== undefined && path === null);
+  const isMissing = entry !== undefined && path === null;
+  useEffect(() => {
+    checkNames('TrailLink', { site, warn }, () => namesIn('entry', 'entry', id));
+    checkLink(id, isMissing, { site, warn });
+  }, [site, warn, id, isMissing]);
   const content = children ?? (entry ? labelOf(site, entry, { ...(params && { params }), records, language }) : id);
   const link =
     path === null
@@ -50,7 +54,7 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
         { role: 'link', 'aria-disabled': true }
       : { 'aria-current': ariaCurrent(isHere ? 'page' : null) ?? undefined };
   const address = path === null ? {} : { href: path + search + hash };
-  return <PrintedLink attributes={{ ref, ...link, ...attributes, ...address, children: content }} />;
+  return linkElement({ ...(ref && { ref }), ...link, ...attributes, ...address, children: content }, links);
 });
 
 function pathTo(site: Site, id: string, language: string, params: TrailLinkProps['params']): string | null {

@@ -13,8 +13,8 @@ import { sidebarWith } from './specimens-sidebar.ts';
 export interface MovingPart {
   readonly name: string;
   readonly title: string;
-  readonly opening: ViewElement;
-  readonly closing: ViewElement;
+  readonly opening: ViewElement<unknown>;
+  readonly closing: ViewElement<unknown>;
   /** Finds what moves, in either. */
   readonly find: string;
   /** Finds the control that opens it, on a page. */

@@ -3,7 +3,7 @@ import { itemKey } from '../core/view/menu-view.ts';
 import { isSeen } from '../dom/focus.ts';
 import { Navbar } from '../react/navbar.tsx';
 import { Sidebar } from '../react/sidebar.tsx';
-import { ViewRoot } from '../react/view.tsx';
+import { DrawnView } from '../react/printed-view.tsx';
 import { Choice } from './condition-fields.tsx';
 import { Frame } from './frame.tsx';
 import { movingParts, type MovingPart } from './motion-parts.ts';
@@ -20,8 +20,6 @@ interface Timeline {
   /** Whether the page in the frame shows the control that opens it. */
   readonly isThere: boolean;
 }
-
-const send = () => undefined;
 
 /** How each part opens and closes, as the browser would do it now, and a page to see it on. */
 export function Motion(): ReactNode {
@@ -139,8 +137,8 @@ export function Motion(): ReactNode {
           <div hidden className="ft-sheet-moving">
             {parts.map((part) => (
               <div key={part.name} data-ft-moving={part.name}>
-                <ViewRoot view={part.opening} surroundings={{ slots, send }} />
-                <ViewRoot view={part.closing} surroundings={{ slots, send }} />
+                <DrawnView view={part.opening} slots={slots} />
+                <DrawnView view={part.closing} slots={slots} />
               </div>
             ))}
           </div>

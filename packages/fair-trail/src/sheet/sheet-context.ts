@@ -6,7 +6,7 @@ import type { Badges } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
 import type { DefinedSite } from '../core/site/site.ts';
 import type { Wording } from '../core/wording.ts';
-import type { ViewSurroundings } from '../react/view.tsx';
+import type { SlotContents } from '../react/printer.ts';
 import type { Conditions } from './conditions.ts';
 
 /** Which menu of the site is shown in which component. */
@@ -35,7 +35,7 @@ export interface SheetContext {
   readonly brand: ReactNode;
   readonly end: ReactNode;
   readonly annex: readonly string[];
-  readonly slots: ViewSurroundings['slots'];
+  readonly slots: SlotContents;
   readonly change: (change: Partial<Conditions>) => void;
   readonly follow: (href: string) => void;
   /** The items of a menu at rest. */

@@ -7,7 +7,7 @@ import { type Badges, menuItems } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
 import type { DefinedSite } from '../core/site/site.ts';
 import { englishWording, type Wording } from '../core/wording.ts';
-import { iconSlot, isFilled } from '../react/slots.ts';
+import { isFilled } from '../react/slots.ts';
 import { ConditionFields } from './condition-fields.tsx';
 import { usualConditions, type Conditions } from './conditions.ts';
 import { FrameContext } from './frame.tsx';
@@ -130,7 +130,7 @@ export function Sheet(props: SheetProps): ReactNode {
 
   const slots = useMemo(
     () => ({
-      icon: iconSlot(icon),
+      ...(icon && { icon }),
       brand: () => brand,
       end: () => end,
       content: () => <span>A notice, or what a tab shows.</span>,

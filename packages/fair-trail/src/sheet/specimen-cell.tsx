@@ -1,5 +1,6 @@
 import { memo, useRef, type ReactNode } from 'react';
-import { ViewRoot, type ViewSurroundings } from '../react/view.tsx';
+import { DrawnView } from '../react/printed-view.tsx';
+import type { SlotContents } from '../react/printer.ts';
 import { useBrowserLayoutEffect } from '../react/trail-context.ts';
 import { shownAttribute, shownIn } from './shown-states.ts';
 import type { Specimen } from './specimen.ts';
@@ -8,10 +9,8 @@ export interface SpecimenCellProps {
   readonly specimen: Specimen;
   readonly state: string;
   readonly id: string;
-  readonly slots: ViewSurroundings['slots'];
+  readonly slots: SlotContents;
 }
-
-const send = () => undefined;
 
 /** A part in one state. It is a picture of itself: nothing in it takes focus or answers a press. */
 export const SpecimenCell = memo(function SpecimenCell(props: SpecimenCellProps): ReactNode {
@@ -31,7 +30,7 @@ export const SpecimenCell = memo(function SpecimenCell(props: SpecimenCellProps)
       data-ft-part={part}
       data-ft-state={state}
     >
-      <ViewRoot view={view(state, id)} surroundings={{ slots, send }} />
+      <DrawnView view={view(state, id)} slots={slots} />
     </div>
   );
 });

@@ -18,7 +18,7 @@ export interface Specimen {
    * @param state one of its states
    * @param id begins every id in the view, since a document has each only once
    */
-  readonly view: (state: string, id: string) => ViewElement;
+  readonly view: (state: string, id: string) => ViewElement<unknown>;
   /** The menu item that it shows, where it shows one. */
   readonly item?: MenuItem;
 }
@@ -136,9 +136,13 @@ export function linkStates({ kind, href }: MenuItem): readonly string[] {
 }
 
 /** The view with only some of the children of one of its elements. */
-export function prunedView(view: ViewElement, className: string, keys: readonly string[]): ViewElement {
+export function prunedView(
+  view: ViewElement<unknown>,
+  className: string,
+  keys: readonly string[],
+): ViewElement<unknown> {
   const isHere = view.attributes['class']?.split(' ').includes(className) === true;
-  const children = view.children.flatMap((child): readonly ViewNode[] => {
+  const children = view.children.flatMap((child): readonly ViewNode<unknown>[] => {
     if (typeof child === 'string' || 'slot' in child) return isHere ? [] : [child];
     if (isHere) return keys.includes(child.key) ? [child] : [];
     return [prunedView(child, className, keys)];

@@ -34,7 +34,7 @@ export function panelsWith(open: string | null): DisclosuresState {
 }
 
 /** A bar with nothing in it but what is to be seen. */
-function barWith(items: readonly MenuItem[], source: SpecimenSource, state: BarState): ViewElement {
+function barWith(items: readonly MenuItem[], source: SpecimenSource, state: BarState): ViewElement<unknown> {
   const { site, wording, icons, brand, narrow } = source;
   const { id, expanded = false, open = null, leading = 'navigation' } = state;
   const view = barView({
@@ -127,6 +127,6 @@ function panelWith(
   child: MenuItem,
   source: SpecimenSource & { readonly form: string },
   id: string,
-): ViewElement {
+): ViewElement<unknown> {
   return barWith([{ ...parent, items: [child] }], source, { id, open: itemKey(parent) });
 }

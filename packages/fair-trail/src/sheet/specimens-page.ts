@@ -87,7 +87,7 @@ export function breadcrumbsTable(
   { wording, icons }: Source,
 ): SpecimenTable | null {
   const slots = { icon: icons, separator: false };
-  const withStep = (step: Breadcrumb, more: Partial<Parameters<typeof breadcrumbView>[1]>): ViewElement => {
+  const withStep = (step: Breadcrumb, more: Partial<Parameters<typeof breadcrumbView>[1]>): ViewElement<unknown> => {
     // A way that is nothing but the page itself is not drawn: another step goes before it.
     const other = steps.find((one) => one.entry !== step.entry && !one.current);
     const view = breadcrumbView(step.current && other ? [other, step] : [step], { wording, slots, ...more });

@@ -23,7 +23,7 @@ export function sidebarWith(
   { wording, icons }: Pick<SidebarSource, 'wording' | 'icons'>,
   id: string,
   more: Partial<SidebarViewOptions> = {},
-): ViewElement {
+): ViewElement<unknown> {
   return sidebarView({
     items,
     name: 'sheet',
@@ -49,7 +49,7 @@ function headWith(part: string, source: SidebarSource, id: string, more: Partial
   return prunedView(head, 'ft-sidebar-head', [part]);
 }
 
-function onlyPanel(view: ViewElement): ViewElement {
+function onlyPanel(view: ViewElement<unknown>): ViewElement<unknown> {
   return prunedView(view, 'ft-sidebar', ['panel']);
 }
 

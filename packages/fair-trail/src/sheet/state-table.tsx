@@ -1,5 +1,5 @@
 import { memo, type ReactNode } from 'react';
-import type { ViewSurroundings } from '../react/view.tsx';
+import type { SlotContents } from '../react/printer.ts';
 import { bands } from './bands.ts';
 import type { Conditions } from './conditions.ts';
 import { Frame } from './frame.tsx';
@@ -9,7 +9,7 @@ import { columnsOf, type Specimen, type SpecimenTable } from './specimen.ts';
 export interface StateTableProps {
   readonly table: SpecimenTable;
   readonly conditions: Conditions;
-  readonly slots: ViewSurroundings['slots'];
+  readonly slots: SlotContents;
   readonly onReady?: (document: Document) => void;
 }
 
@@ -54,7 +54,7 @@ interface StateBandProps {
   readonly columnWidth: number;
   readonly isWhole: boolean;
   readonly stacked: boolean;
-  readonly slots: ViewSurroundings['slots'];
+  readonly slots: SlotContents;
 }
 
 function StateBand({ table, states, columnWidth, isWhole, stacked, slots }: StateBandProps): ReactNode {

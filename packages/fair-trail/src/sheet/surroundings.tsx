@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { locate } from '../core/site/locate.ts';
 import { Provide, type SharedProps } from '../react/provide.tsx';
-import { fixedLocation } from '../react/trail-context.ts';
+import { fixedLocation } from '../parts/surroundings.ts';
 
 export interface SheetTrailProps extends SharedProps {
   readonly url: string;

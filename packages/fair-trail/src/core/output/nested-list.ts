@@ -21,6 +21,6 @@ function writeList(items: readonly OutlineItem[], indent: string): string {
   return [`${indent}<ul>`, ...lines, `${indent}</ul>`].join('\n');
 }
 
-function leadView({ label, href }: OutlineItem): ViewElement {
+function leadView({ label, href }: OutlineItem): ViewElement<unknown> {
   return href === null ? element('span', {}, [label]) : element('a', { href }, [label]);
 }

@@ -79,8 +79,33 @@ function rankOf({ kind, entry, params }: MenuItem, holdsMark: boolean, position:
   return entry.isRoot ? throughItems : depth + 2;
 }
 
+interface MarkedItems {
+  readonly position: Position;
+  readonly marks: Marks;
+  readonly items: readonly MenuItem[];
+}
+
+const lastMarked = new WeakMap<readonly MenuItem[], MarkedItems>();
+
+/**
+ * The items of a menu as a position marks them. They are the same objects for as long as nothing about them changes: a
+ * page change replaces what was marked, what is marked now, and what holds either.
+ *
+ * @param atRest the items without a position
+ */
+export function markedItems(atRest: readonly MenuItem[], position: Position): readonly MenuItem[] {
+  if (position.path.length === 0) return atRest;
+  const last = lastMarked.get(atRest);
+  if (last?.position === position) return last.items;
+  const marks = menuMarks(atRest, position);
+  const isSame = last?.marks.size === marks.size && [...marks].every(([item, mark]) => last.marks.get(item) === mark);
+  const items = isSame ? last.items : withMarks(atRest, marks);
+  lastMarked.set(atRest, { position, marks, items });
+  return items;
+}
+
 /** The items with their marks. Those that neither are marked nor hold one that is are the same objects. */
-export function withMarks(items: readonly MenuItem[], marks: Marks): readonly MenuItem[] {
+function withMarks(items: readonly MenuItem[], marks: Marks): readonly MenuItem[] {
   if (marks.size === 0) return items;
   let changed: MenuItem[] | undefined;
   for (const [index, item] of items.entries()) {

@@ -3,7 +3,7 @@ import { mayAccess, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
 import { labelOf } from './labels.ts';
 import { unknownPosition, type Position } from './locate.ts';
-import { menuMarks, withMarks } from './marks.ts';
+import { markedItems } from './marks.ts';
 import type { MenuItem } from './menu-item.ts';
 import { recordsOf, type SiteRecord, type SiteRecords } from './records.ts';
 import type { MenuActionNode, MenuNode, Site } from './site.ts';
@@ -38,7 +38,7 @@ export interface Visit {
 export function menuItems(site: Site, menu: string, visit: Visit = {}): readonly MenuItem[] {
   const position = visit.position ?? unknownPosition(site);
   const items = itemsAtRest(site, menu, visit, position.language);
-  return withMarks(items, menuMarks(items, position));
+  return markedItems(items, position);
 }
 
 /** What stands beside an entry in the site, the entry itself among it, marked for a visit. */
@@ -48,7 +48,7 @@ export function siblingItems(site: Site, entry: Entry, visit: Visit): readonly M
   const items = resolver.list(
     pagesBeside(site, entry).map((other): MenuNode => ({ kind: 'entry', entry: other, depth: 1, params: {} })),
   );
-  return withMarks(items, menuMarks(items, position));
+  return markedItems(items, position);
 }
 
 /** Whether anything else stands beside an entry for a visitor. There may be thousands, and this looks for two. */

@@ -4,8 +4,15 @@ import type { Wording } from '../wording.ts';
 import { closeView } from './close-view.ts';
 import { filterView } from './filter-view.ts';
 import { itemKey, linkView } from './menu-view.ts';
-import { treeView, type AnnexItem } from './tree-view.ts';
+import { treeView, type AnnexItem, type TreeViewEvent } from './tree-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
+
+/** The button that closes an annex was activated. */
+export interface CloseAnnexEvent {
+  readonly type: 'close-annex';
+}
+
+export type AnnexViewEvent = CloseAnnexEvent | TreeViewEvent;
 
 export interface AnnexViewOptions {
   readonly id: string;
@@ -33,7 +40,7 @@ export interface AnnexViewOptions {
 const noKeys: ReadonlySet<string> = new Set();
 
 /** The second panel that grows out of a sidebar: what is below one of its items, with a field and a list of its own. */
-export function annexView(options: AnnexViewOptions): ViewElement {
+export function annexView(options: AnnexViewOptions): ViewElement<AnnexViewEvent> {
   const { id, of, filter = null, parameter, leaving, wording, icons, headingLevel = 2 } = options;
   const { item } = of;
   const search = queryPair(parameter, itemKey(item));
@@ -55,14 +62,12 @@ export function annexView(options: AnnexViewOptions): ViewElement {
     filtered,
     annex: { keys: noKeys, id, chosen: null, parameter },
   };
-  return element(
+  const closed: CloseAnnexEvent = { type: 'close-annex' };
+  return element<AnnexViewEvent>(
     'nav',
     { class: 'ft-annex', id, 'aria-labelledby': titleId, inert: leaving },
     [
-      element('div', { class: 'ft-annex-head' }, [
-        title,
-        closeView('ft-annex-close', { type: 'close-annex' }, item.label, wording),
-      ]),
+      element('div', { class: 'ft-annex-head' }, [title, closeView('ft-annex-close', closed, item.label, wording)]),
       filter && filterView({ id: `${id}-filter`, filtered, wording }),
       treeView(item.items, of.id, tree),
       options.hasSlot

@@ -46,8 +46,8 @@ const site = defineSite({
 });
 
 /** The first element within a view that has this class among its own. */
-function find(view: ViewElement | null, name: string): ViewElement {
-  const search = (at: ViewElement): ViewElement | null => {
+function find(view: ViewElement<unknown> | null, name: string): ViewElement<unknown> {
+  const search = (at: ViewElement<unknown>): ViewElement<unknown> | null => {
     if (at.attributes['class']?.split(' ').includes(name)) return at;
     for (const child of at.children) {
       const found = typeof child === 'string' || 'slot' in child ? null : search(child);

@@ -1,11 +1,18 @@
-import type { DisclosureEvent } from '../interaction/disclosure.ts';
 import { closedDisclosures, type DisclosuresState } from '../interaction/disclosures.ts';
 import { flexName } from '../layout/flex.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
-import { itemKey, listView, menuItemView } from './menu-view.ts';
-import { panelFormOf, panelItemView, type PanelForm } from './panel-view.ts';
+import { itemKey, listView, menuItemView, type ActionEvent } from './menu-view.ts';
+import { panelFormOf, panelItemView, type PanelForm, type PressEvent } from './panel-view.ts';
 import { element, slot, type ViewElement, type ViewNode } from './view.ts';
+
+/** What the elements of a bar report. */
+export type BarViewEvent = ToggleEvent | PressEvent | ActionEvent;
+
+/** The toggle of a menu was activated. */
+export interface ToggleEvent {
+  readonly type: 'toggle';
+}
 
 /**
  * What becomes of a bar's menu where room is short: a `panel` below the bar behind a toggle; the same over the whole
@@ -43,27 +50,37 @@ export interface BarViewOptions {
   /** The slots that the app fills. */
   readonly slots: { readonly brand: boolean; readonly start: boolean; readonly end: boolean; readonly icon: boolean };
   readonly wording: Wording;
+  /** What is behind open panels, or the open menu, is dimmed. Default: neither. */
+  readonly backdrop?: 'panels' | 'menu' | 'both';
+  /** Whether the bar stays in view as the page scrolls. Default: it does not. */
+  readonly pinned?: 'sticky' | 'fixed';
+  /** How the bar has given way to the content now. Default: it has not. */
+  readonly away?: 'shrink' | 'hide';
+  /** Default: as wide as the content. */
+  readonly extent?: 'content' | 'window';
+  /** Default: as the stylesheet has it. */
+  readonly justify?: 'start' | 'center' | 'end' | 'space-between' | 'stretch';
 }
 
-const toggled: DisclosureEvent = { type: 'toggle' };
+const toggled: ToggleEvent = { type: 'toggle' };
 
 /**
  * A navigation bar: brand, start slot, the menu with its toggle, end slot. The order in the document is the order on
  * screen, so that focus never jumps; but a strip that is narrow stands below the end slot.
  */
-export function barView(options: BarViewOptions): ViewElement {
+export function barView(options: BarViewOptions): ViewElement<BarViewEvent> {
   const { slots, items, whenNarrow = 'panel' } = options;
   // A strip and a row of those that fit have no panel that more could stand in.
   const endInPanel = options.endPlace === 'panel' && (whenNarrow === 'panel' || whenNarrow === 'screen');
   const end = slots.end ? slotView('end') : null;
   const panelAttributes = { class: 'ft-bar-panel', id: options.panelId, inert: options.closing === true };
-  const panel = element(
+  const panel = element<BarViewEvent>(
     'div',
     panelAttributes,
     [listView(items.map((item, index) => barItemView(item, index, options))), endInPanel ? end : null],
     { key: 'menu' },
   );
-  const parts: Readonly<Record<NarrowForm, readonly ViewNode[]>> = {
+  const parts: Readonly<Record<NarrowForm, readonly ViewNode<BarViewEvent>[]>> = {
     panel: [toggleView(options), panel],
     screen: [toggleView(options), panel],
     strip: [panel],
@@ -78,7 +95,7 @@ export function barView(options: BarViewOptions): ViewElement {
     'data-ft-form': whenNarrow,
     'data-ft-fit': fitName(options),
   };
-  const row = element('div', rowAttributes, [
+  const row = element<BarViewEvent>('div', rowAttributes, [
     brandView(options),
     slots.start ? slotView('start') : null,
     items.length > 0 ? navigation : null,
@@ -86,7 +103,15 @@ export function barView(options: BarViewOptions): ViewElement {
   ]);
   // The row's rules depend on the room around it, so that room is an element of its own for container queries to ask.
   const room = element('div', { class: 'ft-bar-room' }, [row]);
-  return element(options.element ?? 'header', { class: 'ft-bar' }, [room]);
+  const attributes = {
+    class: 'ft-bar',
+    'data-ft-backdrop': options.backdrop ?? null,
+    'data-ft-pinned': options.pinned ?? null,
+    'data-ft-away': options.away ?? null,
+    'data-ft-extent': options.extent ?? null,
+    'data-ft-justify': options.justify ?? null,
+  };
+  return element(options.element ?? 'header', attributes, [room]);
 }
 
 export function roomName(room: number | null): string {
@@ -99,7 +124,7 @@ function fitName({ whenNarrow, beyond = null }: BarViewOptions): string | null {
   return beyond.length > 0 ? 'some' : 'all';
 }
 
-function toggleView({ expanded, panelId, wording, whenNarrow }: BarViewOptions): ViewElement {
+function toggleView({ expanded, panelId, wording, whenNarrow }: BarViewOptions): ViewElement<ToggleEvent> {
   const attributes = {
     class: 'ft-toggle',
     type: 'button',
@@ -113,7 +138,7 @@ function toggleView({ expanded, panelId, wording, whenNarrow }: BarViewOptions):
   // The word may change with the state, since a screen that is covered has nothing else to say how to get out.
   const word = more ? wording.more : whenNarrow === 'screen' && expanded ? wording.close : wording.menu;
   const label = element('span', { class: 'ft-label' }, [word]);
-  return element('button', attributes, more ? [label, sign] : [sign, label], { key: 'toggle', on: { click: toggled } });
+  return element('button', attributes, more ? [label, sign] : [sign, label], { key: 'toggle', click: toggled });
 }
 
 function brandView({ brandHref, brandText, slots }: BarViewOptions): ViewElement {
@@ -126,7 +151,7 @@ function slotView(name: 'start' | 'end'): ViewElement {
   return element('div', { class: `ft-bar-${name}` }, [slot(name)], { key: name });
 }
 
-function barItemView(item: MenuItem, index: number, options: BarViewOptions): ViewElement {
+function barItemView(item: MenuItem, index: number, options: BarViewOptions): ViewElement<PressEvent | ActionEvent> {
   const { panels = closedDisclosures, panelForms, beyond, wording, slots } = options;
   const key = itemKey(item);
   const shared = { wording, icons: slots.icon };

@@ -3,9 +3,17 @@ import type { FoldRange } from '../layout/fold.ts';
 import type { Breadcrumb } from '../site/breadcrumbs.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
-import { menuView } from './menu-view.ts';
-import { panelSign } from './panel-view.ts';
+import { menuView, type ActionEvent } from './menu-view.ts';
+import { panelSign, type PressEvent } from './panel-view.ts';
 import { documentId, element, slot, type ViewElement, type ViewNode } from './view.ts';
+
+/** What the elements of breadcrumbs report. */
+export type BreadcrumbViewEvent = PressEvent | UnfoldEvent | ActionEvent;
+
+/** The button was activated that stands for the steps that are folded away. */
+export interface UnfoldEvent {
+  readonly type: 'unfold';
+}
 
 export interface BreadcrumbViewOptions {
   readonly wording: Wording;
@@ -37,7 +45,10 @@ const noSlots = { icon: false, separator: false };
  *
  * @returns null where there is nothing to go back to: on the home page itself, and where there are no steps
  */
-export function breadcrumbView(steps: readonly Breadcrumb[], options: BreadcrumbViewOptions): ViewElement | null {
+export function breadcrumbView(
+  steps: readonly Breadcrumb[],
+  options: BreadcrumbViewOptions,
+): ViewElement<BreadcrumbViewEvent> | null {
   if (steps.every((step) => step.current)) return null;
   const { wording, fold = null, revealed = false, whenNarrow = 'fold', slots = noSlots } = options;
   const parent = steps.findLastIndex((step) => !step.current);
@@ -65,7 +76,11 @@ interface StepPlacement {
   readonly isFirst: boolean;
 }
 
-function itemView(step: Breadcrumb, place: StepPlacement, options: BreadcrumbViewOptions): ViewElement {
+function itemView(
+  step: Breadcrumb,
+  place: StepPlacement,
+  options: BreadcrumbViewOptions,
+): ViewElement<BreadcrumbViewEvent> {
   const { slots = noSlots, siblings = {}, panels = closedDisclosures, wording, idPrefix = 'ft-breadcrumbs' } = options;
   const { id } = step.entry;
   const separator = slots.separator && !place.isFirst ? separatorView() : null;
@@ -76,7 +91,7 @@ function itemView(step: Breadcrumb, place: StepPlacement, options: BreadcrumbVie
     'data-ft-parent': place.isParent,
     'data-ft-item': beside ? id : null,
   };
-  const parts: (ViewNode | null)[] = [separator, stepView(step, options)];
+  const parts: (ViewNode<BreadcrumbViewEvent> | null)[] = [separator, stepView(step, options)];
   if (beside) {
     const panelId = documentId(idPrefix, id);
     const button = {
@@ -87,7 +102,7 @@ function itemView(step: Breadcrumb, place: StepPlacement, options: BreadcrumbVie
       'aria-label': wording.beside.replace('{label}', () => step.label),
     };
     parts.push(
-      element('button', button, [panelSign], { key: 'trigger', on: { click: { type: 'press', id } } }),
+      element<PressEvent>('button', button, [panelSign], { key: 'trigger', click: { type: 'press', id } }),
       element(
         'div',
         { class: 'ft-panel', id: panelId, 'data-ft-form': 'list', inert: panels.closing.includes(id) },
@@ -117,7 +132,7 @@ function stepView({ label, href, current, entry }: Breadcrumb, options: Breadcru
     : element('span', { class: 'ft-breadcrumb-text', 'aria-current': page }, content);
 }
 
-function foldView(count: number, hasSeparator: boolean, wording: Wording): ViewElement {
+function foldView(count: number, hasSeparator: boolean, wording: Wording): ViewElement<UnfoldEvent> {
   const attributes = {
     class: 'ft-breadcrumb-button',
     type: 'button',
@@ -125,7 +140,7 @@ function foldView(count: number, hasSeparator: boolean, wording: Wording): ViewE
     'aria-expanded': 'false',
     'aria-label': wording.unfold.replace('{count}', () => String(count)),
   };
-  const button = element('button', attributes, ['…'], { on: { click: { type: 'unfold' } } });
+  const button = element<UnfoldEvent>('button', attributes, ['…'], { click: { type: 'unfold' } });
   const parts = [hasSeparator ? separatorView() : null, button];
   return element('li', { class: 'ft-breadcrumb ft-breadcrumb-fold' }, parts, { key: 'fold' });
 }

@@ -102,3 +102,53 @@ export interface BreadcrumbsOptions extends FoldOptions {
    */
   readonly structuredData?: boolean;
 }
+
+type Names<Options> = readonly (keyof Options)[];
+
+/** The names of these options, for who has to tell them from what else a component is given. */
+export const barOptionNames = [
+  'element',
+  'whenNarrow',
+  'endPlace',
+  'alwaysToggle',
+  'panels',
+  'hoverOpens',
+  'held',
+  'backdrop',
+  'pinned',
+  'givesWay',
+  'extent',
+  'justify',
+] as const satisfies Names<BarOptions>;
+
+export const sidebarOptionNames = [
+  'markers',
+  'groups',
+  'search',
+  'rail',
+  'whenNarrow',
+  'alwaysToggle',
+  'annex',
+  'annexParameter',
+  'headingLevel',
+] as const satisfies Names<SidebarOptions>;
+
+export const tabsOptionNames = [
+  'tabs',
+  'initial',
+  'activation',
+  'orientation',
+  'widths',
+  'linkedTo',
+  'panels',
+] as const satisfies Names<TabsOptions>;
+
+export const breadcrumbsOptionNames = [
+  'fold',
+  'keepFirst',
+  'keepLast',
+  'current',
+  'whenNarrow',
+  'siblings',
+  'structuredData',
+] as const satisfies Names<BreadcrumbsOptions>;

@@ -1,6 +1,6 @@
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
-import { itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
+import { itemKey, linkView, listView, menuItemView, type ActionEvent, type MenuViewOptions } from './menu-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
 
 export interface FooterViewOptions {
@@ -11,7 +11,7 @@ export interface FooterViewOptions {
   readonly idPrefix: string;
   /** The level of the groups' titles. Default: 2. */
   readonly headingLevel?: 2 | 3 | 4;
-  /** Whether icons stand for the labels of items outside of groups, which are then there for ears alone. Default: false. */
+  /** Whether icons stand for the labels of items outside of groups, which only screen readers then get. Default: false. */
   readonly iconsOnly?: boolean;
   /** The slots that the app fills. */
   readonly slots: { readonly icon: boolean; readonly form: boolean; readonly foot: boolean };
@@ -19,20 +19,20 @@ export interface FooterViewOptions {
 }
 
 /** The navigation at the foot of a page: titled groups beside each other, and what stands in none of them. */
-export function footerView(options: FooterViewOptions): ViewElement {
+export function footerView(options: FooterViewOptions): ViewElement<ActionEvent> {
   const { items, label, slots, wording, iconsOnly = false } = options;
   const shared: MenuViewOptions = { wording, icons: slots.icon };
   const groups = items.filter((item) => item.items.length > 0);
   const loose = items.filter((item) => item.items.length === 0);
   const looseClass = iconsOnly ? 'ft-footer-loose ft-icons-only' : 'ft-footer-loose';
-  const navigation = element('nav', { class: 'ft-footer-navigation', 'aria-label': label }, [
+  const navigation = element<ActionEvent>('nav', { class: 'ft-footer-navigation', 'aria-label': label }, [
     ...groups.map((item, index) => groupView(item, `${options.idPrefix}-${index}`, options, shared)),
     loose.length > 0
       ? element('div', { class: looseClass }, [listView(loose.map((item, index) => menuItemView(item, index, shared)))])
       : null,
   ]);
-  return element('footer', { class: 'ft-footer' }, [
-    element('div', { class: 'ft-footer-room' }, [
+  return element<ActionEvent>('footer', { class: 'ft-footer' }, [
+    element<ActionEvent>('div', { class: 'ft-footer-room' }, [
       items.length > 0 ? navigation : null,
       slots.form ? element('div', { class: 'ft-footer-form' }, [slot('form')], { key: 'form' }) : null,
       slots.foot ? element('div', { class: 'ft-footer-foot' }, [slot('foot')], { key: 'foot' }) : null,
@@ -40,14 +40,27 @@ export function footerView(options: FooterViewOptions): ViewElement {
   ]);
 }
 
-/** The title names the list, so that ears hear which group a link belongs to. */
-function groupView(item: MenuItem, id: string, options: FooterViewOptions, shared: MenuViewOptions): ViewElement {
+/** The title names the list, so that a screen reader says which group a link belongs to. */
+function groupView(
+  item: MenuItem,
+  id: string,
+  options: FooterViewOptions,
+  shared: MenuViewOptions,
+): ViewElement<ActionEvent> {
   const { headingLevel = 2 } = options;
   // A page that holds others is the first of its own group, and marked only where one is on it: the others stand beside it.
-  const own = { ...linkView(item, shared), pageOnly: true };
+  const own = item.mark === 'section' ? unmarked(linkView(item, shared)) : linkView(item, shared);
   const first = item.kind === 'link' ? [element('li', { class: 'ft-menu-item' }, [own], { key: 'own' })] : [];
   const title = element(`h${headingLevel}`, { class: 'ft-footer-title', id }, [item.label], { key: 'title' });
-  const list = listView([...first, ...item.items.map((member, index) => menuItemView(member, index, shared))]);
+  const list = listView<ActionEvent>([
+    ...first,
+    ...item.items.map((member, index) => menuItemView(member, index, shared)),
+  ]);
   const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
-  return element('div', { class: 'ft-footer-group' }, [title, named], { key: itemKey(item) });
+  return element<ActionEvent>('div', { class: 'ft-footer-group' }, [title, named], { key: itemKey(item) });
+}
+
+function unmarked(view: ViewElement): ViewElement {
+  const { 'aria-current': _, ...attributes } = view.attributes;
+  return { ...view, attributes };
 }

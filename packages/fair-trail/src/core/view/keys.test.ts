@@ -35,7 +35,7 @@ const items = menuItems(site, 'main', { badges: { a: { text: '4', spoken: '4 new
 const slots = { brand: true, start: true, end: true, icon: true, foot: true, form: true };
 
 /** Every list of siblings in which two nodes have one key, as the path to it. */
-function repeatedKeys(view: ViewElement, path = view.tag): string[] {
+function repeatedKeys(view: ViewElement<unknown>, path = view.tag): string[] {
   const keys = view.children.map(keyOf);
   const repeated = keys.filter((key, index) => keys.indexOf(key) !== index);
   const below = view.children.flatMap((child) =>
@@ -44,7 +44,7 @@ function repeatedKeys(view: ViewElement, path = view.tag): string[] {
   return [...repeated.map((key) => `${path} > ${key}`), ...below];
 }
 
-function keyOf(node: ViewNode): string {
+function keyOf(node: ViewNode<unknown>): string {
   if (typeof node === 'string') return `text ${node}`;
   return 'slot' in node ? `slot ${node.slot}` : node.key;
 }
@@ -88,7 +88,7 @@ const position = locate(site, '/hides');
 const steps = breadcrumbs(site, position);
 const siblings = { hides: items };
 
-test.each<[string, ViewElement | null]>([
+test.each<[string, ViewElement<unknown> | null]>([
   ['bar', bar],
   ['sidebar', sidebar],
   ['footer', footerView({ items, label, idPrefix: 'foot', headingLevel: 2, iconsOnly: false, slots, wording })],

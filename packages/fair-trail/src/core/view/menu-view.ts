@@ -1,7 +1,7 @@
-import { iconOf } from '../site/marks.ts';
 import type { MatchRange } from '../site/filter.ts';
 import type { Mark, MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
+import { remembering } from './remember.ts';
 import { element, slot, type ViewElement, type ViewNode } from './view.ts';
 
 export interface MenuViewOptions {
@@ -18,14 +18,10 @@ export interface MenuViewOptions {
   readonly search?: string;
 }
 
-/** The button of an action was activated: what every view with a menu may send, whatever else it sends. */
+/** The button of an action was activated: what every view with a menu may report, whatever else it reports. */
 export interface ActionEvent {
   readonly type: 'action';
   readonly action: string;
-}
-
-export function isActionEvent(event: unknown): event is ActionEvent {
-  return typeof event === 'object' && event !== null && 'type' in event && event.type === 'action';
 }
 
 const noMarkers: Readonly<Record<string, string>> = {};
@@ -36,38 +32,35 @@ export function ariaCurrent(mark: Mark): 'page' | 'true' | null {
 }
 
 /** The items of a menu as a list of links, with lists inside. */
-export function menuView(items: readonly MenuItem[], options: MenuViewOptions): ViewElement {
+export function menuView(items: readonly MenuItem[], options: MenuViewOptions): ViewElement<ActionEvent> {
   return listView(items.map((item, index) => menuItemView(item, index, options)));
 }
 
-export function listView(items: readonly ViewElement[]): ViewElement {
+export function listView<Event>(items: readonly ViewElement<Event>[]): ViewElement<Event> {
   // Some browsers take a list without bullets for no list; the role says that it is one.
-  return element('ul', { class: 'ft-menu', role: 'list' }, items);
+  return element<Event>('ul', { class: 'ft-menu', role: 'list' }, items);
 }
 
-/** The views of items, as they were last made. An item that is the same object is printed as it was. */
-const knownViews = new WeakMap<MenuItem, Required<MenuViewOptions> & { readonly view: ViewElement }>();
+const rememberedItemView = remembering(
+  (item: MenuItem, options: MenuViewOptions) => newItemView(item, 0, options),
+  ({ wording, icons, summaries, markers, monograms, search }) => [
+    wording,
+    icons,
+    summaries,
+    markers,
+    monograms,
+    search,
+  ],
+);
 
 /** @param index the item's place in its list */
-export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
-  // Many places of a menu share one object for what says nothing.
+export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement<ActionEvent> {
+  // Many places of a menu share one object for what says nothing: their places tell them apart.
   if (item.kind !== 'link' && item.kind !== 'group' && item.kind !== 'action') return newItemView(item, index, options);
-  const { wording, icons = false, summaries = false, markers = noMarkers, monograms = false, search = '' } = options;
-  const known = knownViews.get(item);
-  const isSame =
-    known?.wording === wording &&
-    known.icons === icons &&
-    known.summaries === summaries &&
-    known.markers === markers &&
-    known.monograms === monograms &&
-    known.search === search;
-  if (isSame) return known.view;
-  const view = newItemView(item, index, options);
-  knownViews.set(item, { wording, icons, summaries, markers, monograms, search, view });
-  return view;
+  return rememberedItemView(item, options);
 }
 
-function newItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement {
+function newItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement<ActionEvent> {
   const { wording } = options;
   switch (item.kind) {
     case 'divider':
@@ -79,19 +72,18 @@ function newItemView(item: MenuItem, index: number, options: MenuViewOptions): V
     case 'empty':
       return element('li', { class: 'ft-menu-note' }, [wording[item.kind]], { key: item.kind });
     case 'action':
-      return element('li', { class: 'ft-menu-item' }, [actionView(item, options)], { key: itemKey(item) });
+      return element<ActionEvent>('li', { class: 'ft-menu-item' }, [actionView(item, options)], { key: itemKey(item) });
     case 'link':
     case 'group': {
       const lead = item.kind === 'group' ? groupLabelView(item) : linkView(item, options);
       const below = item.items.length > 0 ? menuView(item.items, options) : null;
-      return element('li', { class: 'ft-menu-item' }, [lead, below], { key: itemKey(item) });
+      return element<ActionEvent>('li', { class: 'ft-menu-item' }, [lead, below], { key: itemKey(item) });
     }
   }
 }
 
 function groupLabelView(item: MenuItem): ViewElement {
-  const attributes = { class: 'ft-group-label', 'aria-current': ariaCurrent(item.mark) };
-  return element('span', attributes, [item.label], { item });
+  return element('span', { class: 'ft-group-label', 'aria-current': ariaCurrent(item.mark) }, [item.label]);
 }
 
 /**
@@ -108,15 +100,20 @@ export function linkView(item: MenuItem, options: MenuViewOptions, ranges?: read
     target: newTab ? '_blank' : null,
     rel: newTab ? 'noopener' : null,
   };
-  return element('a', attributes, linkContent(item, options, ranges), { item });
+  return element('a', attributes, linkContent(item, options, ranges));
 }
 
 /** The button of an action. It looks like the links beside it. */
-export function actionView(item: MenuItem, options: MenuViewOptions, ranges?: readonly MatchRange[]): ViewElement {
+export function actionView(
+  item: MenuItem,
+  options: MenuViewOptions,
+  ranges?: readonly MatchRange[],
+): ViewElement<ActionEvent> {
   const action = item.action ?? '';
   const attributes = { class: 'ft-link ft-action', type: 'button', 'data-ft-action': action };
-  const event: ActionEvent = { type: 'action', action };
-  return element('button', attributes, linkContent(item, options, ranges), { on: { click: event } });
+  return element<ActionEvent>('button', attributes, linkContent(item, options, ranges), {
+    click: { type: 'action', action },
+  });
 }
 
 /** What stands in a link or in the button of a group: icon, label, badge, and a sign where it leads elsewhere. */
@@ -180,7 +177,7 @@ function markerView(color: string): ViewElement {
   });
 }
 
-/** A badge says what it shows, unless it has words of its own for ears. */
+/** A badge says what it shows, unless the site gives other words to screen readers. */
 function badgeView(badge: string, spoken: string | null): ViewElement {
   if (spoken === null) return element('span', { class: 'ft-badge' }, [badge], { key: 'badge' });
   const shown = element('span', { class: 'ft-badge', 'aria-hidden': 'true' }, [badge], { key: 'shown' });
@@ -188,25 +185,7 @@ function badgeView(badge: string, spoken: string | null): ViewElement {
   return element('span', { class: 'ft-badge-place' }, [shown, said], { key: 'badge' });
 }
 
-/** The view of a menu item's link or label, as it is with a mark. */
-export function markedView(view: ViewElement, mark: Mark): ViewElement {
-  const { item } = view;
-  if (!item || item.mark === mark) return view;
-  const { 'aria-current': _, ...attributes } = view.attributes;
-  const current = view.pageOnly === true && mark === 'section' ? null : ariaCurrent(mark);
-  const icon = iconOf(item, mark) ?? '';
-  return {
-    ...view,
-    attributes: current === null ? attributes : { ...attributes, 'aria-current': current },
-    children: view.children.map((child) => (isIcon(child) ? slot('icon', icon) : child)),
-  };
-}
-
-function isIcon(node: ViewNode): boolean {
-  return typeof node !== 'string' && 'slot' in node && node.slot === 'icon';
-}
-
-/** The sign for eyes is drawn by the stylesheet; the words are for ears. */
+/** The stylesheet draws the sign; the words are for screen readers. */
 function newTabView(wording: Wording): ViewElement {
   const words = element('span', { class: 'ft-visually-hidden' }, [` (${wording.opensNewTab})`]);
   return element('span', { class: 'ft-new-tab' }, [words], { key: 'new-tab' });

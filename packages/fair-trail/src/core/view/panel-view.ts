@@ -1,6 +1,16 @@
 import type { MatchRange } from '../site/filter.ts';
 import type { MenuItem } from '../site/menu-item.ts';
-import { ariaCurrent, itemKey, linkContent, linkView, menuView, type MenuViewOptions } from './menu-view.ts';
+import type { Wording } from '../wording.ts';
+import {
+  ariaCurrent,
+  itemKey,
+  linkContent,
+  linkView,
+  menuView,
+  type ActionEvent,
+  type MenuViewOptions,
+} from './menu-view.ts';
+import { remembering } from './remember.ts';
 import { element, type ViewElement } from './view.ts';
 
 /**
@@ -27,34 +37,35 @@ export function panelFormOf({ items }: MenuItem): PanelForm {
   return items.some((item) => item.summary !== null) ? 'rich' : 'list';
 }
 
-type KnownPanel = PanelViewOptions & { readonly view: ViewElement };
-
-const knownViews = new WeakMap<MenuItem, KnownPanel>();
+/** The trigger of a panel was activated; `id` tells its item from all others. */
+export interface PressEvent {
+  readonly type: 'press';
+  readonly id: string;
+}
 
 /**
  * What stands in a bar for an item with others below it, after the disclosure navigation of the ARIA Authoring
  * Practices: a button and its panel, and before them a link where the item is a page itself.
  */
-export function panelItemView(item: MenuItem, options: PanelViewOptions): ViewElement {
-  const known = knownViews.get(item);
-  if (known && isSame(known, options)) return known.view;
+export const panelItemView = remembering(
+  newPanelItem,
+  ({ wording, icons, id, form, expanded, closing }: PanelViewOptions) => [wording, icons, id, form, expanded, closing],
+);
+
+function newPanelItem(item: MenuItem, options: PanelViewOptions): ViewElement<PressEvent | ActionEvent> {
   const { form, id, closing } = options;
+  const key = itemKey(item);
   const below = menuView(item.items, { ...options, summaries: form === 'rich' });
   const attributes = { class: 'ft-panel', id, 'data-ft-form': form, 'data-ft-label': item.label, inert: closing };
   const panel = element('div', attributes, [element('div', { class: 'ft-panel-content' }, [below])]);
-  const parts =
+  const press: PressEvent = { type: 'press', id: key };
+  const lead =
     item.kind === 'link'
-      ? [linkView(item, options), panelButtonView(item, options, pressed(item))]
-      : [groupButtonView(item, options, pressed(item))];
-  const key = itemKey(item);
-  const view = element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [...parts, panel], { key });
-  knownViews.set(item, { ...options, view });
-  return view;
-}
-
-function isSame(known: KnownPanel, options: PanelViewOptions): boolean {
-  const names = ['wording', 'icons', 'id', 'form', 'expanded', 'closing'] as const;
-  return names.every((name) => known[name] === options[name]);
+      ? [linkView(item, options), panelButtonView(item, options, press)]
+      : [groupButtonView(item, options, press)];
+  return element<PressEvent | ActionEvent>('li', { class: 'ft-menu-item', 'data-ft-item': key }, [...lead, panel], {
+    key,
+  });
 }
 
 function triggerAttributes({ expanded, id, fixed = false }: PanelViewOptions): Readonly<Record<string, string>> {
@@ -65,31 +76,27 @@ function triggerAttributes({ expanded, id, fixed = false }: PanelViewOptions): R
 export const panelSign = element('span', { class: 'ft-panel-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
 
 /** Beside the link to the item's own page. */
-export function panelButtonView(item: MenuItem, options: PanelViewOptions, press: unknown): ViewElement {
+export function panelButtonView(item: MenuItem, options: PanelViewOptions, press: PressEvent): ViewElement<PressEvent> {
   const attributes = {
     class: 'ft-panel-trigger',
     ...triggerAttributes(options),
     'aria-label': options.wording.pagesIn.replace('{label}', () => item.label),
   };
-  return element('button', attributes, [panelSign], { on: { click: press } });
+  return element('button', attributes, [panelSign], { click: press });
 }
 
 /** The whole item, where there is no page to link to. */
 export function groupButtonView(
   item: MenuItem,
   options: PanelViewOptions,
-  press: unknown,
+  press: PressEvent,
   ranges?: readonly MatchRange[],
-): ViewElement {
+): ViewElement<PressEvent> {
   const attributes = {
     class: 'ft-link ft-panel-trigger',
     ...triggerAttributes(options),
     'aria-current': ariaCurrent(item.mark),
   };
   const content = [...linkContent(item, options, ranges), panelSign];
-  return element('button', attributes, content, { item, on: { click: press } });
-}
-
-function pressed(item: MenuItem): unknown {
-  return { type: 'press', id: itemKey(item) };
+  return element('button', attributes, content, { click: press });
 }

@@ -1,12 +1,21 @@
 import type { Filtered } from '../site/filter.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
-import { annexView, type AnnexViewOptions } from './annex-view.ts';
-import { closeView } from './close-view.ts';
+import { annexView, type AnnexViewEvent, type AnnexViewOptions } from './annex-view.ts';
+import { closeView, type CloseEvent } from './close-view.ts';
 import { filterView } from './filter-view.ts';
 import { itemKey } from './menu-view.ts';
-import { treeView, type TreeViewOptions } from './tree-view.ts';
+import type { ToggleEvent } from './bar-view.ts';
+import { treeView, type TreeViewEvent, type TreeViewOptions } from './tree-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
+
+/** What the elements of a sidebar report. */
+export type SidebarViewEvent = ToggleEvent | CloseEvent | RailEvent | TreeViewEvent | AnnexViewEvent;
+
+/** The button that narrows and widens a sidebar was activated. */
+export interface RailEvent {
+  readonly type: 'rail';
+}
 
 /** Where a sidebar stands when room is short: over the page behind a toggle, or in the flow above the content. */
 export type SidebarNarrowForm = 'cover' | 'above';
@@ -48,14 +57,14 @@ export interface SidebarViewOptions {
 }
 
 /** A sidebar: its toggle where room is short, a head with what works on the list, the list in sections, and a foot. */
-export function sidebarView(options: SidebarViewOptions): ViewElement {
+export function sidebarView(options: SidebarViewOptions): ViewElement<SidebarViewEvent> {
   const { name, rail = null, annex = null, slots, wording, closing, covers = false, headingLevel = 2 } = options;
   const { annexParameter: parameter = 'annex' } = options;
   const isBeneath = covers && annex !== null && !annex.leaving;
   const panelId = `${options.idPrefix}-panel`;
   const annexId = `${options.idPrefix}-annex`;
   const foot = slots.foot ? element('div', { class: 'ft-sidebar-foot' }, [slot('foot')], { key: 'foot' }) : null;
-  const panel = element(
+  const panel = element<SidebarViewEvent>(
     'div',
     { class: 'ft-sidebar-panel', id: panelId, inert: closing || isBeneath },
     [headView(options), navigationView(options, annexId), foot],
@@ -68,7 +77,7 @@ export function sidebarView(options: SidebarViewOptions): ViewElement {
     'data-ft-narrow': options.whenNarrow ?? 'cover',
     'data-ft-always': options.alwaysToggle === true,
   };
-  return element('div', attributes, [
+  return element<SidebarViewEvent>('div', attributes, [
     toggleView(options, panelId),
     panel,
     annex && annexView({ ...annex, id: annexId, parameter, wording, icons: slots.icon, headingLevel }),
@@ -76,7 +85,7 @@ export function sidebarView(options: SidebarViewOptions): ViewElement {
   ]);
 }
 
-function toggleView({ expanded, toggleLabel, wording }: SidebarViewOptions, panelId: string): ViewElement {
+function toggleView({ expanded, toggleLabel, wording }: SidebarViewOptions, panelId: string): ViewElement<ToggleEvent> {
   const attributes = {
     class: 'ft-toggle ft-sidebar-toggle',
     type: 'button',
@@ -85,29 +94,33 @@ function toggleView({ expanded, toggleLabel, wording }: SidebarViewOptions, pane
   };
   const sign = element('span', { class: 'ft-toggle-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
   const label = element('span', { class: 'ft-label' }, [toggleLabel ?? wording.menu]);
-  return element('button', attributes, [sign, label], { key: 'toggle', on: { click: { type: 'toggle' } } });
+  return element('button', attributes, [sign, label], { key: 'toggle', click: { type: 'toggle' } });
 }
 
-function headView(options: SidebarViewOptions): ViewElement | null {
+function headView(options: SidebarViewOptions): ViewElement<SidebarViewEvent> | null {
   const { search = null, rail = null, slots, wording, whenNarrow = 'cover', idPrefix } = options;
   const start = slots.start ? element('div', { class: 'ft-sidebar-start' }, [slot('start')], { key: 'start' }) : null;
   const close =
-    whenNarrow === 'cover' ? closeView('ft-sidebar-close', { type: 'close' }, options.label, wording) : null;
+    whenNarrow === 'cover'
+      ? closeView<CloseEvent>('ft-sidebar-close', { type: 'close' }, options.label, wording)
+      : null;
   const field = search && filterView({ id: `${idPrefix}-filter`, filtered: search.filtered, wording });
   const buttons = [rail === null ? null : railButtonView(rail === 'narrow', wording), close];
   const shown = [start, ...buttons, field].filter((part) => part !== null);
-  return shown.length > 0 ? element('div', { class: 'ft-sidebar-head' }, shown, { key: 'head' }) : null;
+  return shown.length > 0
+    ? element<SidebarViewEvent>('div', { class: 'ft-sidebar-head' }, shown, { key: 'head' })
+    : null;
 }
 
 /** Says what it will do, since its state is to be seen and heard in everything around it. */
-function railButtonView(isNarrow: boolean, wording: Wording): ViewElement {
+function railButtonView(isNarrow: boolean, wording: Wording): ViewElement<RailEvent> {
   const sign = element('span', { class: 'ft-rail-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
   const label = element('span', { class: 'ft-visually-hidden ft-label' }, [isNarrow ? wording.widen : wording.narrow]);
   const attributes = { class: 'ft-rail-button', type: 'button' };
-  return element('button', attributes, [sign, label], { key: 'rail', on: { click: { type: 'rail' } } });
+  return element('button', attributes, [sign, label], { key: 'rail', click: { type: 'rail' } });
 }
 
-function navigationView(options: SidebarViewOptions, annexId: string): ViewElement {
+function navigationView(options: SidebarViewOptions, annexId: string): ViewElement<TreeViewEvent> {
   const {
     items,
     label,
@@ -153,7 +166,12 @@ function inSections(items: readonly MenuItem[]): readonly Section[] {
   return sections;
 }
 
-function sectionView(section: Section, index: number, options: SidebarViewOptions, tree: TreeViewOptions): ViewElement {
+function sectionView(
+  section: Section,
+  index: number,
+  options: SidebarViewOptions,
+  tree: TreeViewOptions,
+): ViewElement<TreeViewEvent> {
   const { headingLevel = 2, idPrefix } = options;
   const { title, items } = section;
   const list = treeView(items, '', tree);
@@ -163,5 +181,5 @@ function sectionView(section: Section, index: number, options: SidebarViewOption
   const id = `${idPrefix}-section-${index}`;
   const heading = element(`h${headingLevel}`, { class: 'ft-section-title', id }, [title.label], { key: 'title' });
   const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
-  return element('div', attributes, [heading, named], { key: `section/${itemKey(title)}` });
+  return element<TreeViewEvent>('div', attributes, [heading, named], { key: `section/${itemKey(title)}` });
 }

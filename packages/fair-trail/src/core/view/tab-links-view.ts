@@ -1,8 +1,8 @@
 import { closedDisclosures, type DisclosuresState } from '../interaction/disclosures.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
-import { itemKey, listView, menuItemView } from './menu-view.ts';
-import { panelFormOf, panelItemView } from './panel-view.ts';
+import { itemKey, listView, menuItemView, type ActionEvent } from './menu-view.ts';
+import { panelFormOf, panelItemView, type PressEvent } from './panel-view.ts';
 import { element, type ViewElement } from './view.ts';
 
 export interface TabLinksViewOptions {
@@ -20,9 +20,9 @@ export interface TabLinksViewOptions {
 }
 
 /** A strip of links that looks like tabs. They are links: each leads to a page, and the current one says so. */
-export function tabLinksView(options: TabLinksViewOptions): ViewElement {
+export function tabLinksView(options: TabLinksViewOptions): ViewElement<PressEvent | ActionEvent> {
   const { items, label, fills, idPrefix, panels = closedDisclosures, icons, wording } = options;
-  const views = items.map((item, index) => {
+  const views = items.map((item, index): ViewElement<PressEvent | ActionEvent> => {
     if (item.items.length === 0) return menuItemView(item, index, { wording, icons });
     const key = itemKey(item);
     return panelItemView(item, {

@@ -1,4 +1,5 @@
 import type { TabsState } from '../interaction/tabs.ts';
+import type { PressEvent } from './panel-view.ts';
 import { documentId, element, slot, type ViewElement } from './view.ts';
 
 /** One tab, as the app describes it. */
@@ -37,7 +38,7 @@ export function tabsView(orientation: TabsOrientation): ViewElement {
 }
 
 /** The row of tabs, after the tabs pattern of the ARIA Authoring Practices. */
-export function tablistView(options: TablistViewOptions): ViewElement {
+export function tablistView(options: TablistViewOptions): ViewElement<PressEvent> {
   const { tabs, label, orientation, fills } = options;
   const attributes = {
     class: 'ft-tablist',
@@ -50,7 +51,7 @@ export function tablistView(options: TablistViewOptions): ViewElement {
   return element('div', attributes, list);
 }
 
-export function tabView(tab: TabDescription, options: TablistViewOptions): ViewElement {
+export function tabView(tab: TabDescription, options: TablistViewOptions): ViewElement<PressEvent> {
   const { state, idPrefix, icons, panels } = options;
   const { id, label, icon, badge, disabled = false } = tab;
   const attributes = {
@@ -70,7 +71,7 @@ export function tabView(tab: TabDescription, options: TablistViewOptions): ViewE
     element('span', { class: 'ft-label' }, [label]),
     badge === undefined ? null : element('span', { class: 'ft-badge' }, [badge], { key: 'badge' }),
   ];
-  return element('button', attributes, content, { key: `tab/${id}`, on: { click: { type: 'press', id } } });
+  return element<PressEvent>('button', attributes, content, { key: `tab/${id}`, click: { type: 'press', id } });
 }
 
 export interface TabpanelViewOptions {

@@ -3,9 +3,26 @@ import type { Filtered } from '../site/filter.ts';
 import type { Marks } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import { queryPair } from '../site/encoding.ts';
-import { actionView, itemKey, linkView, listView, menuItemView, type MenuViewOptions } from './menu-view.ts';
-import { groupButtonView, panelButtonView } from './panel-view.ts';
+import {
+  actionView,
+  itemKey,
+  linkView,
+  listView,
+  menuItemView,
+  type ActionEvent,
+  type MenuViewOptions,
+} from './menu-view.ts';
+import { groupButtonView, panelButtonView, type PressEvent } from './panel-view.ts';
+import { remembering } from './remember.ts';
 import { documentId, element, type ViewElement } from './view.ts';
+
+/** An item was activated that opens in an annex. */
+export interface ChooseEvent {
+  readonly type: 'choose';
+  readonly id: string;
+}
+
+export type TreeViewEvent = PressEvent | ChooseEvent | ActionEvent;
 
 export interface TreeViewOptions extends MenuViewOptions {
   /** Begins the ids of the groups' panels. */
@@ -33,18 +50,39 @@ export function groupId(parent: string, item: MenuItem): string {
 }
 
 /** The items of a menu as a list, in which what has others below it opens in place. */
-export function treeView(items: readonly MenuItem[], parent: string, options: TreeViewOptions): ViewElement {
+export function treeView(
+  items: readonly MenuItem[],
+  parent: string,
+  options: TreeViewOptions,
+): ViewElement<TreeViewEvent> {
   return listView(items.map((item, index) => treeItemView(item, index, parent, options)));
 }
 
-function treeItemView(item: MenuItem, index: number, parent: string, options: TreeViewOptions): ViewElement {
+function treeItemView(
+  item: MenuItem,
+  index: number,
+  parent: string,
+  options: TreeViewOptions,
+): ViewElement<TreeViewEvent> {
   const { filtered } = options;
   const view = newItemView(item, index, parent, options);
-  const isGone = filtered !== null && !filtered.left.has(item);
-  return isGone ? { ...view, attributes: { ...view.attributes, hidden: '' } } : view;
+  return filtered !== null && !filtered.left.has(item) ? hiddenView(view) : view;
 }
 
-function newItemView(item: MenuItem, index: number, parent: string, options: TreeViewOptions): ViewElement {
+const hiddenView = remembering(
+  (view: ViewElement<TreeViewEvent>): ViewElement<TreeViewEvent> => ({
+    ...view,
+    attributes: { ...view.attributes, hidden: '' },
+  }),
+  () => [],
+);
+
+function newItemView(
+  item: MenuItem,
+  index: number,
+  parent: string,
+  options: TreeViewOptions,
+): ViewElement<TreeViewEvent> {
   const { filtered, annex } = options;
   const key = itemKey(item);
   if (annex.keys.has(key)) return annexItemView(item, options);
@@ -52,11 +90,39 @@ function newItemView(item: MenuItem, index: number, parent: string, options: Tre
   const ranges = filtered?.ranges.get(item);
   if (!ranges || (item.kind !== 'link' && item.kind !== 'action')) return menuItemView(item, index, options);
   const lead = item.kind === 'action' ? actionView(item, options, ranges) : linkView(item, options, ranges);
-  return element('li', { class: 'ft-menu-item' }, [lead], { key });
+  return element<TreeViewEvent>('li', { class: 'ft-menu-item' }, [lead], { key });
+}
+
+/** A group is made again only when something changes in it, or below it. */
+const groupView = remembering(
+  newGroupView,
+  (
+    id: string,
+    { open, closing, filtered, annex, wording, icons, monograms, markers, search, idPrefix }: TreeViewOptions,
+  ) => [
+    id,
+    within(id, open),
+    within(id, closing),
+    filtered,
+    annex.keys,
+    annex.id,
+    annex.chosen,
+    annex.parameter,
+    wording,
+    icons,
+    monograms,
+    markers,
+    search,
+    idPrefix,
+  ],
+);
+
+function within(id: string, ids: ReadonlySet<string>): string {
+  return [...ids].filter((one) => one.startsWith(id)).join('\n');
 }
 
 /** After the disclosure navigation of the ARIA Authoring Practices, as under a bar's items. */
-function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewElement {
+function newGroupView(item: MenuItem, id: string, options: TreeViewOptions): ViewElement<TreeViewEvent> {
   const { filtered, open, closing } = options;
   const ranges = filtered?.ranges.get(item);
   const panelId = documentId(options.idPrefix, id);
@@ -70,7 +136,7 @@ function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewEl
     closing: closing.has(id) && !expanded,
     fixed: filtered !== null,
   };
-  const pressed = { type: 'press', id };
+  const pressed: PressEvent = { type: 'press', id };
   const lead =
     item.kind === 'link'
       ? [linkView(item, options, ranges), panelButtonView(item, panel, pressed)]
@@ -78,14 +144,16 @@ function groupView(item: MenuItem, id: string, options: TreeViewOptions): ViewEl
   const attributes = { class: 'ft-panel', id: panelId, 'data-ft-label': item.label, inert: panel.closing };
   const content = element('div', { class: 'ft-panel-content' }, [treeView(item.items, id, options)]);
   const below = element('div', attributes, [content], { key: 'panel' });
-  return element('li', { class: 'ft-menu-item', 'data-ft-item': id }, [...lead, below], { key: itemKey(item) });
+  return element<TreeViewEvent>('li', { class: 'ft-menu-item', 'data-ft-item': id }, [...lead, below], {
+    key: itemKey(item),
+  });
 }
 
 /**
  * A button, also where the item is a page: that heads the annex. It has the page's address, with what opens the annex
  * there, for those without scripts and for a new tab.
  */
-function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement {
+function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement<ChooseEvent> {
   const { annex, filtered } = options;
   const key = itemKey(item);
   const link = linkView(item, { ...options, search: queryPair(annex.parameter, key) }, filtered?.ranges.get(item));
@@ -97,11 +165,11 @@ function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement {
     ...(annex.chosen === key && { 'aria-controls': annex.id }),
   };
   const sign = element('span', { class: 'ft-annex-sign', 'aria-hidden': 'true' }, [], { key: 'sign' });
-  const trigger: ViewElement = {
+  const trigger: ViewElement<ChooseEvent> = {
     ...link,
     attributes,
     children: [...link.children, sign],
-    on: { click: { type: 'choose', id: key } },
+    click: { type: 'choose', id: key },
   };
   return element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [trigger], { key });
 }

@@ -1,24 +1,20 @@
-import type { MenuItem } from '../site/menu-item.ts';
-
 /**
  * What the core decides and a framework prints: plain elements with their attributes, text, and named slots for what
  * the app brings. Nothing here knows a framework, so all of them print the same document.
+ *
+ * `Event` is what the elements report when they are clicked; `never` where nothing in the view reports anything.
  */
-export type ViewNode = ViewElement | ViewSlot | string;
+export type ViewNode<Event = never> = ViewElement<Event> | ViewSlot | string;
 
-export interface ViewElement {
+export interface ViewElement<out Event = never> {
   readonly tag: string;
   /** Tells the element from its siblings across changes. */
   readonly key: string;
   /** HTML attributes under their HTML names. A boolean attribute that holds is the empty string. */
   readonly attributes: Readonly<Record<string, string>>;
-  readonly children: readonly ViewNode[];
-  /** The machine event that each DOM event stands for, by the DOM event's name. */
-  readonly on?: Readonly<Record<string, unknown>>;
-  /** The menu item whose mark the element shows, for those who follow marks one by one (`markedView`). */
-  readonly item?: MenuItem;
-  /** Whether it shows no mark but that of the page itself: what is in the item stands beside it, with marks of its own. */
-  readonly pageOnly?: boolean;
+  readonly children: readonly ViewNode<Event>[];
+  /** What a click on it reports. */
+  readonly click?: Event;
 }
 
 /** Where the app's own content goes. */
@@ -28,11 +24,9 @@ export interface ViewSlot {
   readonly about: string;
 }
 
-interface ElementExtras {
+interface ElementExtras<Event> {
   readonly key?: string;
-  readonly on?: Readonly<Record<string, unknown>>;
-  readonly item?: MenuItem;
-  readonly pageOnly?: boolean;
+  readonly click?: Event;
 }
 
 const nothing: readonly never[] = [];
@@ -41,30 +35,40 @@ const nothing: readonly never[] = [];
  * An element; attributes that are null or false are left out, and true is written as HTML writes a boolean. A page has
  * thousands, so this does no more than it must.
  */
-export function element(
+export function element<Event = never>(
   tag: string,
   attributes: Readonly<Record<string, string | boolean | null>>,
-  children: readonly (ViewNode | null)[] = nothing,
-  extras?: ElementExtras,
-): ViewElement {
+  children: readonly (ViewNode<Event> | null)[] = nothing,
+  extras?: ElementExtras<Event>,
+): ViewElement<Event> {
   const written: Record<string, string> = {};
   for (const name in attributes) {
     const value = attributes[name] ?? null;
     if (value !== null && value !== false) written[name] = value === true ? '' : value;
   }
-  const present = children.includes(null) ? children.filter((child) => child !== null) : (children as ViewNode[]);
-  if (!extras) return { tag, key: tag, attributes: written, children: present };
-  return { tag, key: tag, ...extras, attributes: written, children: present };
+  const present = children.includes(null)
+    ? children.filter((child) => child !== null)
+    : (children as readonly ViewNode<Event>[]);
+  const key = extras?.key ?? tag;
+  const click = extras?.click;
+  return click === undefined
+    ? { tag, key, attributes: written, children: present }
+    : { tag, key, attributes: written, children: present, click };
 }
 
 export function slot(name: string, about = ''): ViewSlot {
   return { slot: name, about };
 }
 
+/** Whether a node is an element, and neither text nor a slot. */
+export function isViewElement<Event>(node: ViewNode<Event>): node is ViewElement<Event> {
+  return typeof node !== 'string' && !('slot' in node);
+}
+
 /** The part of a view with that key, such as `toggle`; null where there is none now. */
-export function partOf(view: ViewElement, key: string): ViewElement | null {
+export function partOf<Event>(view: ViewElement<Event>, key: string): ViewElement<Event> | null {
   for (const child of view.children) {
-    if (typeof child === 'string' || 'slot' in child) continue;
+    if (!isViewElement(child)) continue;
     const found = child.key === key ? child : partOf(child, key);
     if (found) return found;
   }
@@ -77,11 +81,9 @@ export function partOf(view: ViewElement, key: string): ViewElement | null {
  *
  * @param name the class of the element
  */
-export function frameOf(view: ViewElement, name: string): ViewElement {
+export function frameOf<Event>(view: ViewElement<Event>, name: string): ViewElement<Event> {
   if (view.attributes['class'] === name) return { ...view, children: [slot('children')] };
-  const children = view.children.map((child) => {
-    return typeof child === 'string' || 'slot' in child ? child : frameOf(child, name);
-  });
+  const children = view.children.map((child) => (isViewElement(child) ? frameOf(child, name) : child));
   return { ...view, children };
 }
 

@@ -1,10 +1,9 @@
-import type { WarningCode } from '../core/warning-codes.ts';
-import { useEffect } from 'react';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { everyEntry, everyMenuNode, type Site } from '../core/site/site.ts';
+import type { WarningCode } from '../core/warning-codes.ts';
 import { nameWarning, warning } from '../core/warnings.ts';
 import { logWarning } from '../dom/log-warning.ts';
-import { useSurroundings } from './trail-context.ts';
+import type { Surroundings } from './surroundings.ts';
 
 /** What a name in a property may stand for, and the warning for one that does not exist. */
 const kinds = {
@@ -51,51 +50,54 @@ function isNew(site: Site, key: string): boolean {
   return keys.size < keys.add(key).size;
 }
 
+type Checked = Pick<Surroundings, 'site' | 'warn'>;
+
 /**
  * In development, reports names in the properties of a component that the site does not have.
  *
  * @param used lists the names; a production build never calls it, and a page has thousands of links
  */
-export function useNameChecks(component: string, used: () => readonly UsedName[]): void {
-  const { site, warn = logWarning } = useSurroundings();
-  useEffect(() => {
-    for (const { kind, property, name } of used()) {
-      const { code, namesIn: known } = kinds[kind];
-      const names = known(site);
-      // Every audience is known only where the site lists them: else a name that is like none is the app's own affair.
-      if (names.includes(name)) continue;
-      const found = nameWarning(code, name, `${component}, property "${property}"`, names);
-      const isSure = kind !== 'audience' || site.audiences !== null || found.remedy.startsWith('Did you mean');
-      if (isSure && isNew(site, `${component} ${property} ${name}`)) warn(found);
-    }
-  });
+export function checkNames(
+  component: string,
+  { site, warn = logWarning }: Checked,
+  used: () => readonly UsedName[],
+): void {
+  for (const { kind, property, name } of used()) {
+    const { code, namesIn: known } = kinds[kind];
+    const names = known(site);
+    // Every audience is known only where the site lists them: else a name that is like none is the app's own affair.
+    if (names.includes(name)) continue;
+    const found = nameWarning(code, name, `${component}, property "${property}"`, names);
+    const isSure = kind !== 'audience' || site.audiences !== null || found.remedy.startsWith('Did you mean');
+    if (isSure && isNew(site, `${component} ${property} ${name}`)) warn(found);
+  }
 }
 
+/** What draws the icons of a menu, and has been asked already. */
+const checkedIcons = new WeakMap<readonly MenuItem[], unknown>();
+
 /** In development, reports icons of a menu that the app draws nothing for. */
-export function useIconChecks(
+export function checkIcons(
   component: string,
-  items: readonly MenuItem[],
+  { site, warn = logWarning }: Checked,
   icon: ((name: string) => unknown) | undefined,
+  itemsOf: () => readonly MenuItem[],
 ): void {
-  const { site, warn = logWarning } = useSurroundings();
-  useEffect(() => {
-    if (!icon) return;
-    for (const name of iconsOf(items)) {
-      const drawing = icon(name);
-      if (drawing !== null && drawing !== undefined && drawing !== false) continue;
-      if (isNew(site, `${component} icon ${name}`)) {
-        warn(nameWarning('icon-unknown', name, `${component}, property "icon"`, []));
-      }
+  const items = itemsOf();
+  if (!icon || checkedIcons.get(items) === icon) return;
+  checkedIcons.set(items, icon);
+  for (const name of iconsOf(items)) {
+    const drawing = icon(name);
+    if (drawing !== null && drawing !== undefined && drawing !== false) continue;
+    if (isNew(site, `${component} icon ${name}`)) {
+      warn(nameWarning('icon-unknown', name, `${component}, property "icon"`, []));
     }
-  }, [component, items, icon, site, warn]);
+  }
 }
 
 /** In development, reports a link whose address cannot be written. */
-export function useAddressCheck(id: string, isMissing: boolean): void {
-  const { site, warn = logWarning } = useSurroundings();
-  useEffect(() => {
-    if (isMissing && isNew(site, `address ${id}`)) warn(warning('link-without-address', id));
-  }, [id, isMissing, site, warn]);
+export function checkLink(id: string, isMissing: boolean, { site, warn = logWarning }: Checked): void {
+  if (isMissing && isNew(site, `address ${id}`)) warn(warning('link-without-address', id));
 }
 
 function* iconsOf(items: readonly MenuItem[]): Generator<string, void, undefined> {
