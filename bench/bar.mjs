@@ -1,14 +1,34 @@
-/** A bar of 40 panels with 400 pages: mounting it, and opening a panel, against the least that gives the same document. */
-import { inBrowser, tellRatio } from './in-browser.mjs';
+/** A bar of 6 panels with 6 pages each: mounting it, and opening a panel, against the least that gives the same document. */
+import { inBrowser, tellCompared, timesOf } from './in-browser.mjs';
+
+const rounds = 40;
 
 /** @param launchOptions which browser to start, and how */
 export async function benchBar(launchOptions) {
   await inBrowser('bar', launchOptions, async (page) => {
-    const mount = await page.evaluate('measureMount()');
-    tellRatio(mount.library / mount.hand, 1.25, 'mounting a bar against bare React, the same document');
+    tellCompared(await page.evaluate('measureMount()'), 1.25, 'mounting a bar against bare React');
+    tellCompared(await page.evaluate('measurePage()'), 1.25, 'the same with skip link, breadcrumbs and footer');
     const session = await page.context().newCDPSession(page);
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    const clicks = await page.evaluate('measureClicks()');
-    tellRatio(clicks.library / clicks.hand, 2, 'a click to its frame against a script by hand, 4x slower');
+    await page.evaluate('showBars()');
+    await page.waitForTimeout(300);
+    const scripts = timesOf(['library', 'hand', 'again', 'empty']);
+    const frames = timesOf(['library', 'hand', 'again', 'empty']);
+    for (let round = 0; round < rounds; round += 1) {
+      for (const version of ['library', 'hand', 'again', 'empty']) {
+        const target = version === 'empty' ? '#empty' : `#${version} .ft-panel-trigger >> nth=${round % 6}`;
+        const time = page.evaluate("nextEventTime('click')");
+        await page.click(target, { force: true });
+        const { script, frame } = await time;
+        scripts[version].push(script);
+        frames[version].push(frame);
+        // Closed again, at rest, before the next.
+        await page.keyboard.press('Escape');
+        await page.waitForTimeout(350);
+      }
+    }
+    const median = (values) => values.toSorted((one, other) => one - other)[values.length >> 1];
+    tellCompared(frames, 1.5, 'opening a panel to its frame, less an empty click, 4x slower', median(frames.empty));
+    tellCompared(scripts, null, 'of that in script', median(scripts.empty));
   });
 }

@@ -3,7 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { flushSync } from 'react-dom';
 import { defineSite, memoryHistory } from 'fair-trail';
 import { Sidebar, Trail } from 'fair-trail/react';
-import { compareMounts, container, frameTime, median, rest } from '../compare.tsx';
+import { compareMounts, container, nextEventTime } from '../compare.tsx';
 import 'fair-trail/styles.css';
 
 const groups = 100;
@@ -28,56 +28,66 @@ const byLibrary = (site = newSite()) => (
   </Trail>
 );
 
-const measureMount = () => compareMounts(byLibrary, '.ft-sidebar');
+const measureMount = () => compareMounts(byLibrary, 60);
 
-function type(field: HTMLInputElement, text: string): void {
-  field.value = text;
-  field.dispatchEvent(new InputEvent('input', { bubbles: true }));
-}
+const list = '.ft-section > .ft-menu > .ft-menu-item';
 
-/** The same list, and a script that hides what does not match: no marks, no count, no letters without their accents. */
+/** The same list, and a script that hides what does not match, marks what does, and counts. */
 function filterByHand(copy: HTMLElement): void {
   const field = copy.querySelector('input');
+  const status = copy.querySelector('[role=status]');
   const items = [...copy.querySelectorAll<HTMLElement>('.ft-panel .ft-menu-item')];
-  const labels = items.map(({ textContent }) => textContent.toLowerCase());
+  const labels = items.map((item) => item.querySelector('.ft-label'));
+  const texts = labels.map((label) => label?.textContent ?? '');
+  const lower = texts.map((text) => text.toLowerCase());
   field?.addEventListener('input', () => {
     const query = field.value.toLowerCase();
-    for (const [index, item] of items.entries()) item.hidden = !(labels[index] ?? '').includes(query);
-    for (const group of copy.querySelectorAll<HTMLElement>('.ft-section > .ft-menu > .ft-menu-item')) {
+    let count = 0;
+    for (const [index, item] of items.entries()) {
+      const at = (lower[index] ?? '').indexOf(query);
+      item.hidden = at < 0;
+      if (at < 0) continue;
+      count += 1;
+      const text = texts[index] ?? '';
+      if (query === '') labels[index]?.replaceChildren(text);
+      else {
+        const match = document.createElement('mark');
+        match.className = 'ft-match';
+        match.textContent = text.slice(at, at + query.length);
+        labels[index]?.replaceChildren(text.slice(0, at), match, text.slice(at + query.length));
+      }
+    }
+    for (const group of copy.querySelectorAll<HTMLElement>(list)) {
       group.hidden = query !== '' && !group.querySelector('.ft-panel .ft-menu-item:not([hidden])');
       group.querySelector('.ft-panel-trigger')?.setAttribute('aria-expanded', String(query !== ''));
     }
+    if (status) status.textContent = query === '' ? '' : `${count} matches`;
   });
 }
 
-async function measureKeys() {
+const copies = new Map<string, Element>();
+
+function prepare(): void {
   const root = createRoot(container);
   flushSync(() => root.render(byLibrary()));
-  await rest(200);
-  const copy = document.createElement('div');
-  copy.innerHTML = container.innerHTML;
-  const times = { library: [] as number[], hand: [] as number[], empty: [] as number[] };
-  filterByHand(copy);
-  const words = ['c', 'cu', 'cur', 'curl', 'curle', 'curlew', 'curlew 7', ''];
-  const own = container.querySelector('input');
-  const others = copy.querySelector('input');
-  const empty = document.createElement('input');
-  for (let round = 0; round < 24; round += 1) {
-    const word = words[round % words.length] ?? '';
-    // One at a time in the document, so that neither lays the other out.
-    if (own) times.library.push(await frameTime(() => type(own, word)));
-    await rest(400);
-    container.replaceWith(copy);
-    await rest(50);
-    if (others) times.hand.push(await frameTime(() => type(others, word)));
-    await rest(400);
-    copy.replaceWith(container);
-    await rest(50);
-    times.empty.push(await frameTime(() => type(empty, word)));
+  container.id = 'library';
+  copies.set('library', container);
+  for (const id of ['hand', 'again']) {
+    const copy = document.createElement('div');
+    copy.id = id;
+    copy.innerHTML = container.innerHTML;
+    filterByHand(copy);
+    copies.set(id, copy);
   }
-  root.unmount();
-  const nothing = median(times.empty);
-  return { library: median(times.library) - nothing, hand: median(times.hand) - nothing, nothing };
+  const empty = document.createElement('div');
+  empty.id = 'empty';
+  empty.append(document.createElement('input'));
+  copies.set('empty', empty);
 }
 
-Object.assign(window, { measureMount, measureKeys });
+/** One at a time in the document, so that neither lays the other out. */
+function use(version: string): void {
+  document.body.replaceChildren(copies.get(version) ?? container);
+}
+
+Object.assign(window, { measureMount, prepare, use, nextEventTime });

@@ -22,7 +22,7 @@ export function followedLink(event: MouseEvent): FollowedLink | null {
   const link = event.composedPath().find(isLink);
   if (!link || link.hasAttribute('download') || isEdited(link)) return null;
   const target =
-    link.getAttribute('target') ?? link.ownerDocument.querySelector('base[target]')?.getAttribute('target');
+    link.getAttribute('target') ?? link.ownerDocument.head.querySelector('base[target]')?.getAttribute('target');
   if (target && target.toLowerCase() !== '_self') return null;
   const url = linkUrl(link);
   return url && { url, link };

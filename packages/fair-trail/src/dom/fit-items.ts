@@ -53,13 +53,15 @@ export function watchFit(
     childList: true,
     characterData: true,
   });
-  // Letters that arrive late have other widths.
-  void list.ownerDocument.fonts.ready.then(() => list.isConnected && measure());
+  // Letters that arrive late have other widths. The promise of the standard is no better: to ask for it lays out the page.
+  const { fonts } = list.ownerDocument;
+  fonts.addEventListener('loadingdone', measure);
   const endKeys = listenForMoreKeys(list, toggle);
   return () => {
     endKeys();
     observer.disconnect();
     marks.disconnect();
+    fonts.removeEventListener('loadingdone', measure);
   };
 }
 

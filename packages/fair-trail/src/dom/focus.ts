@@ -9,10 +9,11 @@ export function contentStart(document: Document, content: Element | null = null)
 
 /** Moves focus to an element that takes none by itself, and leaves it as it was once focus has gone on. */
 export function focusOnce(element: HTMLElement): void {
-  element.focus({ preventScroll: true });
-  if (element.ownerDocument.activeElement === element) return;
-  element.setAttribute('tabindex', '-1');
-  element.addEventListener('blur', () => element.removeAttribute('tabindex'), { once: true });
+  // Asked before, and not tried: each try lays the page out.
+  if (element.tabIndex < 0 && !element.hasAttribute('tabindex')) {
+    element.setAttribute('tabindex', '-1');
+    element.addEventListener('blur', () => element.removeAttribute('tabindex'), { once: true });
+  }
   element.focus({ preventScroll: true });
 }
 

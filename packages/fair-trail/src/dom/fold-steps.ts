@@ -32,10 +32,12 @@ export function watchFold(list: HTMLElement, keep: FoldKeep, report: (fold: Fold
   // Another page has other steps; labels may come late, and letters too.
   const steps = new MutationObserver(measure);
   steps.observe(list, { childList: true, characterData: true, subtree: true });
-  void list.ownerDocument.fonts.ready.then(() => list.isConnected && measure());
+  const { fonts } = list.ownerDocument;
+  fonts.addEventListener('loadingdone', measure);
   return () => {
     observer.disconnect();
     steps.disconnect();
+    fonts.removeEventListener('loadingdone', measure);
   };
 }
 

@@ -1,10 +1,9 @@
-import { linkUrl } from './clicks.ts';
 import { contentSelector, isElement, isHtmlElement } from './nodes.ts';
 
 /** How far something is scrolled, in CSS pixels: from its left and top. */
 type Scrolled = readonly [left: number, top: number];
 
-type LinkSign = readonly [url: string, isContent: boolean, index: number];
+type LinkSign = readonly [href: string, isContent: boolean, index: number];
 
 /** How a page stood when it was left. */
 interface SavedPageState {
@@ -12,7 +11,7 @@ interface SavedPageState {
   /** What else was scrolled in the page, by its way down the document. */
   readonly scrollers: readonly (readonly [way: string, scroll: Scrolled])[];
   /**
-   * The link that the reader left by: its address, whether it is in the content, and how many of the same address come
+   * The link that the reader left by: its address as written, whether it is in the content, and how many of the same come
    * before it there. Of those beside the content, which is there before it, none is to be taken for one within.
    */
   readonly link: LinkSign | null;
@@ -144,17 +143,17 @@ function wayTo(element: Element): string {
 }
 
 function signOf(link: Element): LinkSign | null {
-  const url = linkUrl(link)?.href;
-  if (url === undefined) return null;
+  const href = link.getAttribute('href') ?? link.getAttribute('xlink:href');
+  if (href === null) return null;
   const within = isContent(link);
-  const index = sameLinks(link.ownerDocument, url, within).indexOf(link);
-  return index < 0 ? null : [url, within, index];
+  const index = sameLinks(link.ownerDocument, href, within).indexOf(link);
+  return index < 0 ? null : [href, within, index];
 }
 
-function sameLinks(document: Document, url: string, within: boolean): Element[] {
-  return [...document.querySelectorAll('a[href]')].filter(
-    (link) => linkUrl(link)?.href === url && isContent(link) === within,
-  );
+/** By what is written in the document: at the same address it means the same, and a page has thousands to resolve. */
+function sameLinks(document: Document, href: string, within: boolean): Element[] {
+  const links = document.querySelectorAll(`:is(a, area)[*|href="${CSS.escape(href)}"]`);
+  return [...links].filter((link) => isContent(link) === within);
 }
 
 function isContent(element: Element): boolean {

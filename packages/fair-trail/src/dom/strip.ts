@@ -26,7 +26,13 @@ export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [
     const top = needed(lead.top - outer.top - padding('Top'), lead.bottom - outer.bottom + padding('Bottom'));
     if (left !== 0 || top !== 0) scroller.scrollBy({ left, top, behavior: 'instant' });
   };
-  const marks = new MutationObserver(look);
+  const { defaultView: window } = scroller.ownerDocument;
+  let frame = 0;
+  // With the frame, which lays the page out in any case: to ask at once would lay it out once more.
+  const marks = new MutationObserver(() => {
+    window?.cancelAnimationFrame(frame);
+    frame = window?.requestAnimationFrame(look) ?? 0;
+  });
   marks.observe(scroller, { attributes: true, attributeFilter: ['aria-current', 'aria-selected'], subtree: true });
   // It tells of the first size too, before anything is drawn.
   const room = new ResizeObserver(() => {
@@ -37,6 +43,7 @@ export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [
   return () => {
     marks.disconnect();
     room.disconnect();
+    window?.cancelAnimationFrame(frame);
   };
 }
 

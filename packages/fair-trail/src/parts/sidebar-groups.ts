@@ -1,5 +1,5 @@
 import { nextGroups, type GroupsEffect, type GroupsEvent, type GroupsState } from '../core/interaction/groups.ts';
-import { menuMarks } from '../core/site/marks.ts';
+import { markedItems } from '../core/site/marks.ts';
 import type { Position } from '../core/site/locate.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { allGroups, markedGroups } from '../core/view/tree-view.ts';
@@ -29,7 +29,7 @@ export class SidebarGroups {
     const { items, position, name, one } = options;
     this.#options = options;
     const begin: GroupsState = { one, open: [], closing: [] };
-    const holding = markedGroups(items, menuMarks(items, position));
+    const holding = markedGroups(items, markedItems(items, position));
     this.rendered = opened(begin, holding);
     const known = new Set(allGroups(items));
     const remembered = (memoryHere('open')?.names() ?? [])
@@ -55,7 +55,8 @@ export class SidebarGroups {
     const { items, position, one } = options;
     if (items !== last.items) this.send({ type: 'left-over', ids: allGroups(items) });
     if (one !== last.one) this.send({ type: 'allow', one });
-    if (position !== last.position) this.send({ type: 'reveal', ids: markedGroups(items, menuMarks(items, position)) });
+    if (position !== last.position)
+      this.send({ type: 'reveal', ids: markedGroups(items, markedItems(items, position)) });
   }
 
   #remember(ids: readonly string[]): void {

@@ -2,13 +2,14 @@ import { useMemo, useRef, useSyncExternalStore, type ReactNode } from 'react';
 import { errorText } from '../core/error-texts.ts';
 import type { SessionHistory } from '../core/router/history.ts';
 import { siteOf } from '../core/site/load.ts';
-import { englishWording } from '../core/wording.ts';
+import type { RouterState } from '../core/router/router.ts';
+import type { Presenter, Router } from '../dom/router-interface.ts';
 import type { Eagerness } from '../dom/speculation.ts';
 import { documentTitle } from '../parts/given-trail.ts';
 import { createTrail, locationAt, renderedState } from '../parts/trail.ts';
 import { Provide } from './provide.tsx';
 import { TrailAt, useScripted, type TrailAtOptions } from './trail-at.tsx';
-import { useBrowserLayoutEffect } from './trail-context.ts';
+import { useBrowserLayoutEffect, useSurroundings } from './trail-context.ts';
 
 /**
  * The properties of a `Trail`.
@@ -49,7 +50,7 @@ export function Trail({ url, ...props }: TrailProps): ReactNode {
 }
 
 function RoutedTrail({ history, renderedUrl, site: given, ...props }: Omit<TrailProps, 'url'>): ReactNode {
-  const { records = {}, wording, arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
+  const { children, arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
   const site = siteOf(given);
   useScripted();
   const onWarning = useLatest(props.onWarning);
@@ -62,8 +63,6 @@ function RoutedTrail({ history, renderedUrl, site: given, ...props }: Omit<Trail
     () => (renderedUrl === undefined ? null : renderedState(site, renderedUrl)),
     [site, renderedUrl],
   );
-  const read = () => router.state;
-  const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
   const renderedLocation = useMemo(() => (rendered ? locationAt(rendered) : trail.location), [rendered, trail]);
   // Changes once, when what the server rendered has been taken over: from then on each part follows by itself.
   const location = useSyncExternalStore(
@@ -71,15 +70,32 @@ function RoutedTrail({ history, renderedUrl, site: given, ...props }: Omit<Trail
     () => trail.location,
     () => renderedLocation,
   );
-  const title = documentTitle({ site, records, wording: { ...englishWording, ...wording } }, state);
   useBrowserLayoutEffect(() => router.connect(), [router]);
-  // By now the document shows this state, or as much of it as there is.
+  const navigate = useMemo(() => router.navigate.bind(router), [router]);
+  return (
+    <Provide {...props} site={site} location={location} router={router} navigate={navigate}>
+      {children}
+      <Drawn router={router} rendered={rendered} />
+    </Provide>
+  );
+}
+
+interface DrawnProps {
+  readonly router: Router & Presenter;
+  readonly rendered: RouterState | null;
+}
+
+/** Stands after all else, and is alone drawn again at each page change: by then the document shows the new page. */
+function Drawn({ router, rendered }: DrawnProps): ReactNode {
+  const { site, records, wording } = useSurroundings();
+  const read = () => router.state;
+  const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
+  const title = documentTitle({ site, records, wording }, state);
   useBrowserLayoutEffect(() => {
     router.describe(title);
     router.drawn();
   }, [router, state.arrivals, title]);
-  const navigate = useMemo(() => router.navigate.bind(router), [router]);
-  return <Provide {...props} site={site} location={location} router={router} navigate={navigate} />;
+  return null;
 }
 
 const neverChanges = () => () => undefined;

@@ -5,7 +5,10 @@ import { escapeMarkup } from './escape.ts';
 const voidElements: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input', 'link', 'meta']);
 
 /** A view as HTML, for where there is no framework. Slots are filled with HTML that the app answers for. */
-export function toHtml(node: ViewNode<unknown>, slots: Readonly<Record<string, (about: string) => string>> = {}): string {
+export function toHtml(
+  node: ViewNode<unknown>,
+  slots: Readonly<Record<string, (about: string) => string>> = {},
+): string {
   if (typeof node === 'string') return escapeMarkup(node);
   if ('slot' in node) return slots[node.slot]?.(node.about) ?? '';
   const attributes = Object.entries(node.attributes).map(([name, value]) => ` ${name}="${escapeMarkup(value)}"`);

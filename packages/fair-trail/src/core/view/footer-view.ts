@@ -1,6 +1,7 @@
 import type { MenuItem } from '../site/menu-item.ts';
 import type { Wording } from '../wording.ts';
 import { itemKey, linkView, listView, menuItemView, type ActionEvent, type MenuViewOptions } from './menu-view.ts';
+import { remembering } from './remember.ts';
 import { element, slot, type ViewElement } from './view.ts';
 
 export interface FooterViewOptions {
@@ -26,7 +27,7 @@ export function footerView(options: FooterViewOptions): ViewElement<ActionEvent>
   const loose = items.filter((item) => item.items.length === 0);
   const looseClass = iconsOnly ? 'ft-footer-loose ft-icons-only' : 'ft-footer-loose';
   const navigation = element<ActionEvent>('nav', { class: 'ft-footer-navigation', 'aria-label': label }, [
-    ...groups.map((item, index) => groupView(item, `${options.idPrefix}-${index}`, options, shared)),
+    ...groups.map((item, index) => groupView(item, `${options.idPrefix}-${index}`, options.headingLevel ?? 2, shared)),
     loose.length > 0
       ? element('div', { class: looseClass }, [listView(loose.map((item, index) => menuItemView(item, index, shared)))])
       : null,
@@ -40,25 +41,25 @@ export function footerView(options: FooterViewOptions): ViewElement<ActionEvent>
   ]);
 }
 
-/** The title names the list, so that a screen reader says which group a link belongs to. */
-function groupView(
-  item: MenuItem,
-  id: string,
-  options: FooterViewOptions,
-  shared: MenuViewOptions,
-): ViewElement<ActionEvent> {
-  const { headingLevel = 2 } = options;
-  // A page that holds others is the first of its own group, and marked only where one is on it: the others stand beside it.
-  const own = item.mark === 'section' ? unmarked(linkView(item, shared)) : linkView(item, shared);
-  const first = item.kind === 'link' ? [element('li', { class: 'ft-menu-item' }, [own], { key: 'own' })] : [];
-  const title = element(`h${headingLevel}`, { class: 'ft-footer-title', id }, [item.label], { key: 'title' });
-  const list = listView<ActionEvent>([
-    ...first,
-    ...item.items.map((member, index) => menuItemView(member, index, shared)),
-  ]);
-  const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
-  return element<ActionEvent>('div', { class: 'ft-footer-group' }, [title, named], { key: itemKey(item) });
-}
+/**
+ * The title names the list, so that a screen reader says which group a link belongs to. A group is made again only when
+ * something in it changes.
+ */
+const groupView = remembering(
+  (item: MenuItem, id: string, headingLevel: number, shared: MenuViewOptions): ViewElement<ActionEvent> => {
+    // A page that holds others is the first of its own group, and marked only where one is on it: the others stand beside it.
+    const own = item.mark === 'section' ? unmarked(linkView(item, shared)) : linkView(item, shared);
+    const first = item.kind === 'link' ? [element('li', { class: 'ft-menu-item' }, [own], { key: 'own' })] : [];
+    const title = element(`h${headingLevel}`, { class: 'ft-footer-title', id }, [item.label], { key: 'title' });
+    const list = listView<ActionEvent>([
+      ...first,
+      ...item.items.map((member, index) => menuItemView(member, index, shared)),
+    ]);
+    const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
+    return element<ActionEvent>('div', { class: 'ft-footer-group' }, [title, named], { key: itemKey(item) });
+  },
+  (id, headingLevel, { wording, icons }) => [id, headingLevel, wording, icons],
+);
 
 function unmarked(view: ViewElement): ViewElement {
   const { 'aria-current': _, ...attributes } = view.attributes;

@@ -194,5 +194,7 @@ function newTabView(wording: Wording): ViewElement {
 /** Tells an item from its siblings. */
 export function itemKey({ entry, params, label, action, choice }: MenuItem): string {
   if (action !== null) return `action/${choice ?? action}`;
-  return entry ? [entry.id, ...Object.values(params)].join('/') : `group/${label}`;
+  if (!entry) return `group/${label}`;
+  const values = Object.values(params);
+  return values.length === 0 ? entry.id : [entry.id, ...values].join('/');
 }

@@ -6,7 +6,8 @@ import { closeView, type CloseEvent } from './close-view.ts';
 import { filterView } from './filter-view.ts';
 import { itemKey } from './menu-view.ts';
 import type { ToggleEvent } from './bar-view.ts';
-import { treeView, type TreeViewEvent, type TreeViewOptions } from './tree-view.ts';
+import { remembering } from './remember.ts';
+import { treeValues, treeView, type TreeViewEvent, type TreeViewOptions } from './tree-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
 
 /** What the elements of a sidebar report. */
@@ -159,7 +160,7 @@ function inSections(items: readonly MenuItem[]): readonly Section[] {
   const sections: { title: MenuItem | null; items: MenuItem[] }[] = [];
   for (const item of items) {
     const last = sections.at(-1);
-    if (item.kind === 'group' && item.entry === null) sections.push({ title: item, items: [...item.items] });
+    if (item.kind === 'group' && item.entry === null) sections.push({ title: item, items: [] });
     else if (last?.title === null) last.items.push(item);
     else sections.push({ title: null, items: [item] });
   }
@@ -167,19 +168,42 @@ function inSections(items: readonly MenuItem[]): readonly Section[] {
 }
 
 function sectionView(
-  section: Section,
+  { title, items }: Section,
   index: number,
   options: SidebarViewOptions,
   tree: TreeViewOptions,
 ): ViewElement<TreeViewEvent> {
-  const { headingLevel = 2, idPrefix } = options;
-  const { title, items } = section;
-  const list = treeView(items, '', tree);
-  const isGone = tree.filtered !== null && !items.some((item) => tree.filtered?.left.has(item));
-  const attributes = { class: 'ft-section', hidden: isGone };
-  if (!title) return element('div', attributes, [list], { key: `section/${index}` });
-  const id = `${idPrefix}-section-${index}`;
-  const heading = element(`h${headingLevel}`, { class: 'ft-section-title', id }, [title.label], { key: 'title' });
-  const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
-  return element<TreeViewEvent>('div', attributes, [heading, named], { key: `section/${itemKey(title)}` });
+  if (title) return titledSection(title, index, options, tree);
+  return element<TreeViewEvent>(
+    'div',
+    { class: 'ft-section', hidden: isGone(items, tree) },
+    [treeView(items, '', tree)],
+    {
+      key: `section/${index}`,
+    },
+  );
+}
+
+/** A section is made again only when something changes in it. */
+const titledSection = remembering(
+  (
+    title: MenuItem,
+    index: number,
+    { headingLevel = 2, idPrefix }: SidebarViewOptions,
+    tree: TreeViewOptions,
+  ): ViewElement<TreeViewEvent> => {
+    const { items } = title;
+    const id = `${idPrefix}-section-${index}`;
+    const heading = element(`h${headingLevel}`, { class: 'ft-section-title', id }, [title.label], { key: 'title' });
+    const list = treeView(items, '', tree);
+    const named = { ...list, attributes: { ...list.attributes, 'aria-labelledby': id } };
+    return element<TreeViewEvent>('div', { class: 'ft-section', hidden: isGone(items, tree) }, [heading, named], {
+      key: `section/${itemKey(title)}`,
+    });
+  },
+  (index, { headingLevel, idPrefix }, tree) => [index, headingLevel, idPrefix, ...treeValues(tree, '')],
+);
+
+function isGone(items: readonly MenuItem[], { filtered }: TreeViewOptions): boolean {
+  return filtered !== null && !items.some((item) => filtered.left.has(item));
 }

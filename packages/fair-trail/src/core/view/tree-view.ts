@@ -1,6 +1,6 @@
 import { pathSeparator } from '../interaction/groups.ts';
 import type { Filtered } from '../site/filter.ts';
-import type { Marks } from '../site/marks.ts';
+import { markedHolders } from '../site/marks.ts';
 import type { MenuItem } from '../site/menu-item.ts';
 import { queryPair } from '../site/encoding.ts';
 import {
@@ -84,41 +84,27 @@ function newItemView(
   options: TreeViewOptions,
 ): ViewElement<TreeViewEvent> {
   const { filtered, annex } = options;
-  const key = itemKey(item);
-  if (annex.keys.has(key)) return annexItemView(item, options);
+  if (annex.keys.size > 0 && annex.keys.has(itemKey(item))) return annexItemView(item, options);
   if (item.items.length > 0) return groupView(item, groupId(parent, item), options);
   const ranges = filtered?.ranges.get(item);
   if (!ranges || (item.kind !== 'link' && item.kind !== 'action')) return menuItemView(item, index, options);
   const lead = item.kind === 'action' ? actionView(item, options, ranges) : linkView(item, options, ranges);
-  return element<TreeViewEvent>('li', { class: 'ft-menu-item' }, [lead], { key });
+  return element<TreeViewEvent>('li', { class: 'ft-menu-item' }, [lead], { key: itemKey(item) });
 }
 
 /** A group is made again only when something changes in it, or below it. */
-const groupView = remembering(
-  newGroupView,
-  (
-    id: string,
-    { open, closing, filtered, annex, wording, icons, monograms, markers, search, idPrefix }: TreeViewOptions,
-  ) => [
-    id,
-    within(id, open),
-    within(id, closing),
-    filtered,
-    annex.keys,
-    annex.id,
-    annex.chosen,
-    annex.parameter,
-    wording,
-    icons,
-    monograms,
-    markers,
-    search,
-    idPrefix,
-  ],
-);
+const groupView = remembering(newGroupView, (id: string, options: TreeViewOptions) => [id, ...treeValues(options, id)]);
 
-function within(id: string, ids: ReadonlySet<string>): string {
-  return [...ids].filter((one) => one.startsWith(id)).join('\n');
+/**
+ * What the views of items in a tree depend on.
+ *
+ * @param within the id of the group that they are in; empty for all of the menu
+ */
+export function treeValues(options: TreeViewOptions, within: string): readonly unknown[] {
+  const { open, closing, filtered, annex, wording, icons, monograms, markers, search, idPrefix } = options;
+  const { keys, id, chosen, parameter } = annex;
+  const state = [open, closing].map((ids) => [...ids].filter((one) => one.startsWith(within)).join('\n'));
+  return [...state, filtered, keys, id, chosen, parameter, wording, icons, monograms, markers, search, idPrefix];
 }
 
 /** After the disclosure navigation of the ARIA Authoring Practices, as under a bar's items. */
@@ -174,16 +160,18 @@ function annexItemView(item: MenuItem, options: TreeViewOptions): ViewElement<Ch
   return element('li', { class: 'ft-menu-item', 'data-ft-item': key }, [trigger], { key });
 }
 
-/** The ids of the groups that hold what is marked, or are marked themselves, outermost first. */
-export function markedGroups(items: readonly MenuItem[], marks: Marks, parent = ''): readonly string[] {
-  if (marks.size === 0) return [];
-  return items.flatMap((item) => {
-    if (item.items.length === 0) return [];
+/**
+ * The ids of the groups that hold what is marked, or are marked themselves, outermost first.
+ *
+ * @param atRest the items without marks
+ * @param marked the same with them
+ */
+export function markedGroups(atRest: readonly MenuItem[], marked: readonly MenuItem[], parent = ''): readonly string[] {
+  return markedHolders(atRest, marked).flatMap((place) => {
+    const [item, shown] = [atRest[place], marked[place]];
+    if (!item || !shown) return [];
     const { id, ids } = idsOf(item, parent);
-    const below = markedGroups(item.items, marks, id);
-    // A list marks one of its items, and may hold two that hold marks.
-    const holds = below.length > 0 || [item, ...item.items].some((one) => marks.has(one));
-    return holds ? [...ids, ...below] : [];
+    return [...ids, ...markedGroups(item.items, shown.items, id)];
   });
 }
 
