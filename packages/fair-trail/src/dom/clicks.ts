@@ -21,8 +21,7 @@ export function followedLink(event: MouseEvent): FollowedLink | null {
   // The composed path sees links inside shadow roots, which `event.target` hides.
   const link = event.composedPath().find(isLink);
   if (!link || link.hasAttribute('download') || isEdited(link)) return null;
-  const target =
-    link.getAttribute('target') ?? link.ownerDocument.head.querySelector('base[target]')?.getAttribute('target');
+  const target = link.getAttribute('target') ?? baseTarget(link.ownerDocument);
   if (target && target.toLowerCase() !== '_self') return null;
   const url = linkUrl(link);
   return url && { url, link };
@@ -52,6 +51,12 @@ export function linkUrl(link: Element): URL | null {
   } catch {
     return null;
   }
+}
+
+/** By name: the document keeps a list of these, and need not be searched at each click. */
+function baseTarget(document: Document): string | null {
+  for (const base of document.getElementsByTagName('base')) if (base.target) return base.target;
+  return null;
 }
 
 function isLink(target: EventTarget): target is Element {

@@ -1,5 +1,9 @@
 import { addressOf, hashOf } from '../core/router/history.ts';
-import { Arrivals, type Arrival } from './arrivals.ts';
+import { announcerIn, type Announcer } from './announcer.ts';
+import type { Arrival } from './arrivals.ts';
+import { contentStart, focusOnce } from './focus.ts';
+import { isHtmlElement } from './nodes.ts';
+import { hashTarget } from './scroll.ts';
 
 /** Takes the reader to each new page where another router decides what the address is. */
 export interface GivenAddress {
@@ -9,17 +13,32 @@ export interface GivenAddress {
   end(): void;
 }
 
+/** Back, and how far a page is scrolled, are the other router's: this sets the title, and moves focus or announces. */
 export function followGivenAddress(window: Window, arrival: Arrival): GivenAddress {
-  const arrivals = new Arrivals(window, arrival);
+  const { document } = window;
+  const announcer = announcerIn(document);
   let shown: string | null = null;
   return {
     show(url, title) {
-      arrivals.describe(title);
-      arrivals.settle();
+      if (document.title !== title) document.title = title;
       const { pathname } = addressOf(url);
-      if (shown !== null && shown !== pathname) arrivals.arrive(null, hashOf(url));
+      if (shown !== null && shown !== pathname) arrive(document, announcer, { arrival, title, hash: hashOf(url) });
       shown = pathname;
     },
-    end: () => arrivals.end(),
+    end: () => announcer.end(),
   };
+}
+
+interface NewPage {
+  readonly arrival: Arrival;
+  readonly title: string;
+  readonly hash: string;
+}
+
+function arrive(document: Document, announcer: Announcer, { arrival, title, hash }: NewPage): void {
+  if (arrival === 'announce') announcer.say(title);
+  if (arrival !== 'focus') return;
+  const target = hashTarget(document, hash);
+  const start = isHtmlElement(target) ? target : contentStart(document);
+  if (start) focusOnce(start);
 }

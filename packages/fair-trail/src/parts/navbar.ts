@@ -8,13 +8,13 @@ import { remembering } from '../core/view/remember.ts';
 import { frameOf, type ViewElement } from '../core/view/view.ts';
 import type { DisclosuresState } from '../core/interaction/disclosures.ts';
 import { watchCondense } from '../dom/condense.ts';
-import { watchFit } from '../dom/fit-items.ts';
 import { listenForRowKeys } from '../dom/keys.ts';
 import { watchBarSize, watchRoom, type RoomReport } from '../dom/room.ts';
 import { keepMarkedInView } from '../dom/strip.ts';
 import { BarToggle, shownToggle, type ToggleOptions, type ToggleState } from './bar-toggle.ts';
 import { checkIcons, checkNames, menuNameIn, namesIn } from './name-checks.ts';
 import { BasePart } from './navigation-part.ts';
+import { startOnDemand } from './on-demand.ts';
 import { Panels } from './panels.ts';
 import type { Runs } from './runs.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
@@ -132,11 +132,15 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     runs.keep('room', [row, toggle ?? undefined, estimateOf(this.options)], (at, button, estimate) =>
       watchRoom(at, button ?? null, (report) => this.#onRoom(report, estimate)),
     );
+    const setBeyond = (beyond: readonly string[]) => {
+      this.#beyond = beyond;
+      this.changed();
+    };
     runs.keep('fit', whenNarrow === 'more' ? [list, toggle, atRest] : null, (items, button) =>
-      watchFit(items, button, fittedItems(atRest), (beyond) => {
-        this.#beyond = beyond;
-        this.changed();
-      }),
+      startOnDemand(
+        () => import('../dom/fit-items.ts'),
+        ({ watchFit }) => watchFit(items, button, fittedItems(atRest), setBeyond),
+      ),
     );
     runs.keep('keys', [list], listenForRowKeys);
     runs.keep('strip', whenNarrow === 'strip' ? [list] : null, (items) => keepMarkedInView(items));

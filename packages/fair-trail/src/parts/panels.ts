@@ -6,10 +6,10 @@ import {
   type DisclosuresEvent,
   type DisclosuresState,
 } from '../core/interaction/disclosures.ts';
-import { listenForHover } from '../dom/hover.ts';
 import { carryOutPanels, heldPanel, listenWhileOpen } from '../dom/panels.ts';
 import { placePanels } from '../dom/place-panels.ts';
 import type { PartHost } from './navigation-part.ts';
+import { startOnDemand } from './on-demand.ts';
 import { Running } from './running.ts';
 import type { Runs } from './runs.ts';
 
@@ -60,11 +60,15 @@ export class Panels {
 
   /** Opens panels for a mouse that rests on their items. */
   runHover(root: HTMLElement, runs: Runs, isOn: boolean): void {
+    const hover = {
+      show: (id: string) => this.send({ type: 'hover', id }),
+      end: () => this.send({ type: 'hover-end' }),
+    };
     runs.keep('hover', isOn ? [root] : null, (bar) =>
-      listenForHover(bar, {
-        show: (id) => this.send({ type: 'hover', id }),
-        end: () => this.send({ type: 'hover-end' }),
-      }),
+      startOnDemand(
+        () => import('../dom/hover.ts'),
+        ({ listenForHover }) => listenForHover(bar, hover),
+      ),
     );
   }
 }

@@ -36,6 +36,8 @@ export interface ProvideProps extends SharedProps {
   readonly location: LocationSource;
   readonly router: (Router & Presenter) | null;
   readonly navigate: Surroundings['navigate'];
+  /** Drawn after all else. */
+  readonly last?: ReactNode;
 }
 
 /** Checks the names in the properties of a `Trail`. */
@@ -51,7 +53,7 @@ function useNameChecks({ site, audience, records, badges, onWarning: warn }: Sha
 
 /** Gives it all to the components within, and does nothing to the page. */
 export function Provide(props: ProvideProps): ReactNode {
-  const { site, location, router, navigate, link = null, onAction, onWarning, children } = props;
+  const { site, location, router, navigate, link = null, onAction, onWarning, children, last = null } = props;
   const { audience, records, badges, wording } = props;
   useNameChecks(props);
   const act = useStable((action: string) => actionReporter(onAction, onWarning)(action));
@@ -67,7 +69,11 @@ export function Provide(props: ProvideProps): ReactNode {
     <SurroundingsContext.Provider value={value}>
       <LocationContext.Provider value={location}>
         <PresenterContext.Provider value={router}>
-          <LinksContext.Provider value={links}>{children}</LinksContext.Provider>
+          <LinksContext.Provider value={links}>
+            {children}
+            {/* Always a place for it: React makes ids of places, and a server has nothing to draw here. */}
+            {last}
+          </LinksContext.Provider>
         </PresenterContext.Provider>
       </LocationContext.Provider>
     </SurroundingsContext.Provider>

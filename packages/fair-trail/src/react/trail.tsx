@@ -50,7 +50,7 @@ export function Trail({ url, ...props }: TrailProps): ReactNode {
 }
 
 function RoutedTrail({ history, renderedUrl, site: given, ...props }: Omit<TrailProps, 'url'>): ReactNode {
-  const { children, arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
+  const { arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
   const site = siteOf(given);
   useScripted();
   const onWarning = useLatest(props.onWarning);
@@ -70,13 +70,16 @@ function RoutedTrail({ history, renderedUrl, site: given, ...props }: Omit<Trail
     () => trail.location,
     () => renderedLocation,
   );
-  useBrowserLayoutEffect(() => router.connect(), [router]);
   const navigate = useMemo(() => router.navigate.bind(router), [router]);
   return (
-    <Provide {...props} site={site} location={location} router={router} navigate={navigate}>
-      {children}
-      <Drawn router={router} rendered={rendered} />
-    </Provide>
+    <Provide
+      {...props}
+      site={site}
+      location={location}
+      router={router}
+      navigate={navigate}
+      last={<Drawn router={router} rendered={rendered} />}
+    />
   );
 }
 
@@ -85,12 +88,16 @@ interface DrawnProps {
   readonly rendered: RouterState | null;
 }
 
-/** Stands after all else, and is alone drawn again at each page change: by then the document shows the new page. */
+/**
+ * Stands after all else: by the time it is drawn, the document shows the new page. So the trail itself need not be drawn
+ * again at a page change.
+ */
 function Drawn({ router, rendered }: DrawnProps): ReactNode {
   const { site, records, wording } = useSurroundings();
   const read = () => router.state;
   const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
   const title = documentTitle({ site, records, wording }, state);
+  useBrowserLayoutEffect(() => router.connect(), [router]);
   useBrowserLayoutEffect(() => {
     router.describe(title);
     router.drawn();
