@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import ts from 'typescript';
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 
 const root = path.resolve(import.meta.dirname, '..');
 
@@ -9,9 +9,17 @@ const root = path.resolve(import.meta.dirname, '..');
 const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/core': [],
   'fair-trail/src/dom': ['fair-trail/src/core'],
-  'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'react'],
+  'fair-trail/src/parts': ['fair-trail/src/core', 'fair-trail/src/dom'],
+  'fair-trail/src/react': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/parts', 'react'],
   'fair-trail/src/audit': ['fair-trail/src/core'],
-  'fair-trail/src/sheet': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/react', 'react', 'react-dom'],
+  'fair-trail/src/sheet': [
+    'fair-trail/src/core',
+    'fair-trail/src/dom',
+    'fair-trail/src/parts',
+    'fair-trail/src/react',
+    'react',
+    'react-dom',
+  ],
   'fair-trail/src/testing': ['fair-trail/src/core', 'fair-trail/src/audit', 'vitest', 'node'],
   cli: [
     'fair-trail/src/core',
@@ -134,4 +142,56 @@ test.each(files)('%s imports downwards only', (file) => {
   expect(allowed, `the layer ${layer} is not known`).toBeDefined();
   const wrong = importsOf(file).filter((found) => found.layer !== layer && !allowed?.includes(found.layer));
   expect(wrong).toEqual([]);
+});
+
+describe('a framework only draws what the parts say', () => {
+  const ofReact = files.filter((file) => layerOf(file) === 'fair-trail/src/react');
+  const sourceOf = (file: string) =>
+    ts.createSourceFile(
+      file,
+      readFileSync(path.join(root, 'packages', file), 'utf8'),
+      ts.ScriptTarget.Latest,
+      true,
+      file.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
+    );
+
+  test('the files are found', () => {
+    expect(ofReact.length).toBeGreaterThan(20);
+  });
+
+  test.each(ofReact)('%s imports no machine, and of the browser side types alone', (file) => {
+    const wrong = sourceOf(file).statements.flatMap((statement) => {
+      if (!ts.isImportDeclaration(statement) || !ts.isStringLiteral(statement.moduleSpecifier)) return [];
+      const { importClause, moduleSpecifier } = statement;
+      const { namedBindings } = importClause ?? {};
+      const isOfTypes =
+        importClause?.phaseModifier === ts.SyntaxKind.TypeKeyword ||
+        (namedBindings !== undefined &&
+          ts.isNamedImports(namedBindings) &&
+          namedBindings.elements.every(({ isTypeOnly }) => isTypeOnly));
+      const isBehavior = /\/(?:dom|core\/(?:interaction|layout|router))\//u.test(moduleSpecifier.text);
+      return isBehavior && !isOfTypes ? [moduleSpecifier.text] : [];
+    });
+    // The address of a link is a path with a query, which the router's types name.
+    expect(wrong.filter((name) => name !== '../core/router/history.ts')).toEqual([]);
+  });
+
+  test.each(ofReact)('%s asks the document nothing, and listens to nothing in it', (file) => {
+    const found: string[] = [];
+    const visit = (node: ts.Node): void => {
+      if (ts.isPropertyAccessExpression(node)) {
+        const { expression, name } = node;
+        const isGlobal = ts.isIdentifier(expression) && /^(?:document|window|navigator)$/u.test(expression.text);
+        if (
+          isGlobal ||
+          /^(?:addEventListener|querySelector|querySelectorAll|closest|matches|focus)$/u.test(name.text)
+        ) {
+          found.push(node.getText());
+        }
+      }
+      ts.forEachChild(node, visit);
+    };
+    visit(sourceOf(file));
+    expect(found).toEqual([]);
+  });
 });

@@ -44,6 +44,6 @@ export function listenWhileOpen(root: HTMLElement, send: (event: DisclosuresEven
 const parameter = 'ft-held';
 
 /** The panel that the page's address holds open, while it is being styled. For development builds. */
-export function heldPanel(window: Window): string | null {
-  return new URLSearchParams(window.location.search).get(parameter);
+export function heldPanel(window: Window | null): string | null {
+  return window && new URLSearchParams(window.location.search).get(parameter);
 }

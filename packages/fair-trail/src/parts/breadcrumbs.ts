@@ -78,7 +78,6 @@ export class BreadcrumbsPart extends BasePart<BreadcrumbsPartOptions, Breadcrumb
 
   protected override update(options: BreadcrumbsPartOptions): void {
     this.#panels.set(keysOf(options));
-    this.#panels.hold(undefined);
   }
 
   protected override run(root: HTMLElement, runs: Runs): void {

@@ -1,5 +1,8 @@
 import { titleOf } from '../core/site/locate.ts';
+import type { Arrival } from '../dom/arrivals.ts';
+import { followGivenAddress, type GivenAddress } from '../dom/given-address.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
+import { markScripted } from '../dom/scripted.ts';
 import type { Surroundings, TrailLocation } from './surroundings.ts';
 
 /** Goes to an address where no router is at work: the browser loads it. */
@@ -14,4 +17,18 @@ export function documentTitle(
   { position }: Pick<TrailLocation, 'position'>,
 ): string {
   return titleOf(site, position, wording.notFound, records);
+}
+
+/** Takes the reader to each new page of this window, at addresses that something else decides. */
+export function openGivenTrail(arrival: Arrival): GivenAddress {
+  return followGivenAddress(window, arrival);
+}
+
+/**
+ * Says in the document that scripts are at work: only then may anything be hidden that a script must bring back.
+ *
+ * @returns a function that takes it back
+ */
+export function sayScripted(): () => void {
+  return markScripted(document);
 }

@@ -108,7 +108,6 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     this.#toggle.set(options);
     const atRest = this.#atRest();
     this.#panels.set(panelKeys(atRest));
-    this.#panels.hold(options.held);
     if (last.givesWay && !options.givesWay) this.#isAway = false;
     checkIcons('Navbar', options.trail, options.icon, () => atRest);
     checkNames('Navbar', options.trail, () => [
@@ -123,7 +122,7 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     const atRest = this.#atRest();
     // With room for the row there is nothing to cover, even where the app keeps the menu expanded.
     this.#toggle.run(root, runs, whenNarrow === 'screen' && this.#isNarrow);
-    this.#panels.run(root, runs);
+    this.#panels.run(root, runs, this.options.held);
     this.#panels.runHover(root, runs, hoverOpens);
     const row = root.querySelector<HTMLElement>('.ft-bar-row');
     const toggle = whenNarrow === 'strip' ? null : root.querySelector<HTMLElement>('.ft-toggle');

@@ -17,7 +17,6 @@ import type { Runs } from './runs.ts';
 export class Panels {
   readonly #running: Running<DisclosuresState, DisclosuresEvent, DisclosuresEffect>;
   #keys = '';
-  #held: string | null | undefined;
 
   constructor(host: PartHost) {
     this.#running = new Running(host, nextDisclosures, closedDisclosures, (effect) => {
@@ -44,14 +43,8 @@ export class Panels {
   }
 
   /** @param held the key of an item whose panel stays open. Default: in development, what the address says */
-  hold(held: string | undefined): void {
-    const wanted = held ?? (isDevelopment ? heldPanel(window) : null);
-    if (wanted === (this.#held ?? null)) return;
-    this.#held = wanted;
-    this.send({ type: 'hold', id: wanted });
-  }
-
-  run(root: HTMLElement, runs: Runs): void {
+  run(root: HTMLElement, runs: Runs, held?: string): void {
+    this.#hold(held ?? (isDevelopment ? heldPanel(root.ownerDocument.defaultView) : null));
     const { open } = this.state;
     runs.keep('leave the panels', open.length > 0 ? [root] : null, (row) => listenWhileOpen(row, this.send));
     const row = open.length > 0 ? root.querySelector<HTMLElement>('[data-ft-row]') : null;
@@ -70,5 +63,9 @@ export class Panels {
         ({ listenForHover }) => listenForHover(bar, hover),
       ),
     );
+  }
+
+  #hold(id: string | null): void {
+    if (id !== this.state.held) this.send({ type: 'hold', id });
   }
 }

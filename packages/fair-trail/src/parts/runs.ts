@@ -21,7 +21,9 @@ export class Runs {
   ): void {
     const wanted = values?.includes(null) === true ? null : values;
     const run = this.#running.get(name);
-    if (run && wanted?.every((value, index) => value === run.values[index])) return;
+    const isSame =
+      run?.values.length === wanted?.length && wanted?.every((value, index) => value === run?.values[index]);
+    if (isSame === true) return;
     run?.stop?.();
     this.#running.delete(name);
     if (wanted) {

@@ -51,7 +51,6 @@ export class TabLinksPart extends BasePart<TabLinksOptions, DisclosuresState, Pr
         .filter((item) => item.items.length > 0)
         .map(itemKey),
     );
-    this.#panels.hold(undefined);
     checkIcons('TabLinks', options.trail, options.icon, () => this.#atRest());
     checkNames('TabLinks', options.trail, () => namesIn('menu', 'menu', options.menu));
   }

@@ -175,7 +175,7 @@ export interface TablistOptions {
 }
 
 /** The row of tabs. */
-export class TablistPart extends BasePart<TablistOptions, null, PressEvent> {
+export class TabRowPart extends BasePart<TablistOptions, null, PressEvent> {
   send = (event: PressEvent): void => this.options.send(event);
 
   protected stateNow(): null {

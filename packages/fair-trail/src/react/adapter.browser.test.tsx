@@ -7,7 +7,7 @@ import { Navbar } from './navbar.tsx';
 import { SkipLink } from './skip-link.tsx';
 import { usePosition, useTrail } from './trail-context.ts';
 import { TrailLink } from './trail-link.tsx';
-import { Trail } from './trail.tsx';
+import { TrailAt } from './trail-at.tsx';
 import { mount, site } from './mount.samples.tsx';
 
 /**
@@ -48,12 +48,12 @@ function SmallLink({ href, onClick, ...others }: LinkSlotProps): ReactNode {
 function AppOnSmallRouter(): ReactNode {
   const { path, go } = useContext(SmallRouterContext);
   return (
-    <Trail site={site} url={path} link={SmallLink} onNavigate={go}>
+    <TrailAt site={site} url={path} link={SmallLink} onNavigate={go}>
       <SkipLink />
       <Navbar end={<TrailLink entry="book">Book now</TrailLink>} />
       <Breadcrumbs />
       <Content />
-    </Trail>
+    </TrailAt>
   );
 }
 

@@ -24,6 +24,7 @@ import type { StagePages } from './stage-content.ts';
 import type { Stage } from './stage.tsx';
 import type { TabLinks } from './tab-links.tsx';
 import type { TrailLink, TrailLinkProps } from './trail-link.tsx';
+import type { TrailAt, TrailAtOptions, TrailAtProps } from './trail-at.tsx';
 import type { Trail, TrailProps } from './trail.tsx';
 
 /** The properties of a component, some of them with narrower types. */
@@ -50,17 +51,22 @@ type ParamsProps<Params> =
 
 type Component<Props> = (props: Props) => ReactNode;
 
+type BoundTrailProps<Props extends TrailAtOptions, Definition extends SiteShape> = Omit<
+  Props,
+  'site' | 'audience' | 'records' | 'badges' | 'onAction'
+> & {
+  readonly audience?: readonly AudienceName<Definition>[] | 'unknown';
+  readonly records?: Readonly<Partial<Record<RecordsName<Definition>, RecordList>>>;
+  readonly badges?: ByEntry<Definition, Badges[string]>;
+  readonly onAction?: (action: ActionName<Definition>) => void;
+};
+
 /** The components, knowing the names of one site: a name that it does not have is a type error. */
 export interface SiteComponents<Definition extends SiteShape> {
   /** Without the property `site`: that is the one the components are bound to. */
-  readonly Trail: Component<
-    Omit<TrailProps, 'site' | 'audience' | 'records' | 'badges' | 'onAction'> & {
-      readonly audience?: readonly AudienceName<Definition>[] | 'unknown';
-      readonly records?: Readonly<Partial<Record<RecordsName<Definition>, RecordList>>>;
-      readonly badges?: ByEntry<Definition, Badges[string]>;
-      readonly onAction?: (action: ActionName<Definition>) => void;
-    }
-  >;
+  readonly Trail: Component<BoundTrailProps<TrailProps, Definition>>;
+  /** Without the property `site`, as `Trail`. */
+  readonly TrailAt: Component<BoundTrailProps<TrailAtProps, Definition>>;
   readonly Navbar: Component<
     Bound<
       typeof Navbar,
@@ -103,6 +109,7 @@ export interface SiteComponents<Definition extends SiteShape> {
 /** The components and hooks that can be bound. */
 export interface BindableComponents {
   readonly Trail: typeof Trail;
+  readonly TrailAt: typeof TrailAt;
   readonly Navbar: typeof Navbar;
   readonly Sidebar: typeof Sidebar;
   readonly FooterNav: typeof FooterNav;
@@ -114,7 +121,7 @@ export interface BindableComponents {
 }
 
 /**
- * Binds components to a site, once for the whole app: `Trail` needs no `site` any more, and the compiler knows the site's
+ * Binds components to a site, once for the whole app: `Trail` and `TrailAt` need no `site` any more, and the compiler knows the site's
  * menus, entries, params, audiences, icons and actions.
  *
  * @param site as `defineSite` or `loadSite` returns it, or compiled: all names are known of a definition in TypeScript, or of a JSON file with
@@ -128,10 +135,11 @@ export function bindSite<Definition extends SiteShape, Components extends Partia
   site: Site<Definition> | CompiledSite<Definition>,
   components: Components,
 ): Pick<SiteComponents<Definition>, keyof Components & keyof BindableComponents> {
-  const { Trail: OwnTrail } = components;
+  const { Trail: OwnTrail, TrailAt: OwnTrailAt } = components;
   const bound = {
     ...components,
     ...(OwnTrail && { Trail: (props: Omit<TrailProps, 'site'>) => <OwnTrail {...props} site={site} /> }),
+    ...(OwnTrailAt && { TrailAt: (props: Omit<TrailAtProps, 'site'>) => <OwnTrailAt {...props} site={site} /> }),
   };
   // They are the same components: only what the compiler knows of their properties is more.
   return bound as unknown as Pick<SiteComponents<Definition>, keyof Components & keyof BindableComponents>;

@@ -1,7 +1,7 @@
 import type { ComponentType, ReactNode } from 'react';
 import type { Position } from '../core/site/locate.ts';
 import type { Arrival } from '../dom/arrivals.ts';
-import { LazyPage, type Loaded, type LoadRequest } from '../dom/lazy-page.ts';
+import { LazyPage, type Loaded, type LoadRequest } from '../parts/lazy-page.ts';
 
 /** What a page is given of the address that it is shown at. */
 export interface PageProps {

@@ -2,7 +2,7 @@ import type { ComponentType } from 'react';
 import { type Audience, mayAccess } from '../core/site/entry.ts';
 import type { Position } from '../core/site/locate.ts';
 import type { Arrival } from '../dom/arrivals.ts';
-import { LazyPage } from '../dom/lazy-page.ts';
+import { LazyPage } from '../parts/lazy-page.ts';
 import type { FailedPageProps, LayoutProps, Page, StageLayout } from './page.ts';
 import { Waiting } from './stage-pages.tsx';
 

@@ -17,7 +17,7 @@ import {
 } from 'react';
 import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
-import { LazyPage } from '../dom/lazy-page.ts';
+import { LazyPage } from '../parts/lazy-page.ts';
 import { checkNames, namesIn } from '../parts/name-checks.ts';
 import { focusPage, isOffline } from '../parts/stage.ts';
 import { fixedLocation } from '../parts/surroundings.ts';

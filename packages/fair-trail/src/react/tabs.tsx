@@ -4,7 +4,7 @@ import type { TabsEvent } from '../core/interaction/tabs.ts';
 import { tabsOptionNames, type TabsOptions } from '../core/view/component-options.ts';
 import { tabpanelView, tabView, type TablistViewOptions } from '../core/view/tabs-view.ts';
 import { slot } from '../core/view/view.ts';
-import { TablistPart, TabsPart } from '../parts/tabs.ts';
+import { TabRowPart, TabsPart } from '../parts/tabs.ts';
 import { PrintedView } from './printed-view.tsx';
 import { isFilled, splitProps } from './slots.ts';
 import { useLocationPart, useSurroundings } from './trail-context.ts';
@@ -82,7 +82,7 @@ export type TablistProps = HTMLAttributes<HTMLElement>;
  */
 export const Tablist = forwardRef<HTMLElement, TablistProps>(function Tablist({ children, ...attributes }, ref) {
   const { shown, send, icon } = useTabs();
-  const { view, printer, rootRef } = usePart(TablistPart, { shown, send }, ref, icon);
+  const { view, printer, rootRef } = usePart(TabRowPart, { shown, send }, ref, icon);
   const isOwn = isFilled(children);
   const own = useMemo(() => (isOwn && view ? { ...view, children: [slot('children')] } : view), [view, isOwn]);
   const contents = useMemo(() => ({ children: () => children }), [children]);

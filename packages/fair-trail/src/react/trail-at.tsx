@@ -6,9 +6,8 @@ import type { Site } from '../core/site/site.ts';
 import { englishWording } from '../core/wording.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
-import { followGivenAddress, type GivenAddress } from '../dom/given-address.ts';
-import { markScripted } from '../dom/scripted.ts';
-import { documentTitle, loadAddress } from '../parts/given-trail.ts';
+import type { GivenAddress } from '../dom/given-address.ts';
+import { documentTitle, loadAddress, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
 import { Provide, type SharedProps } from './provide.tsx';
 import { useBrowserLayoutEffect } from './trail-context.ts';
@@ -57,7 +56,7 @@ export function TrailAt({ url, site: given, ...props }: TrailAtProps): ReactNode
   const title = documentTitle({ site, records, wording: { ...englishWording, ...wording } }, { position });
   const address = useRef<GivenAddress | null>(null);
   useBrowserLayoutEffect(() => {
-    const given = (address.current = followGivenAddress(window, arrival));
+    const given = (address.current = openGivenTrail(arrival));
     return () => {
       address.current = null;
       given.end();
@@ -76,5 +75,5 @@ export function TrailAt({ url, site: given, ...props }: TrailAtProps): ReactNode
 
 /** Says in the document that scripts are at work. */
 export function useScripted(): void {
-  useBrowserLayoutEffect(() => markScripted(document), []);
+  useBrowserLayoutEffect(() => sayScripted(), []);
 }

@@ -205,3 +205,29 @@ test('on random sites and addresses, each list has at most one mark, on the page
     { numRuns: 2000 },
   );
 });
+
+test('along any way a menu is what it is at each address alone, and what is not marked stays the same object', () => {
+  const same = (atRest: readonly MenuItem[], marked: readonly MenuItem[]): boolean =>
+    atRest.every((item, index) => {
+      const now = marked[index];
+      if (!now) return false;
+      const holdsMark = now.mark !== null || now.items !== item.items;
+      return holdsMark ? same(item.items, now.items) : now === item;
+    });
+  fc.assert(
+    fc.property(anySite, fc.array(anyAddress, { maxLength: 6 }), (definition, way) => {
+      const known = defineSite(definition);
+      const atRest = menuItems(known, 'main');
+      for (const url of way) {
+        const items = menuItems(known, 'main', { position: locate(known, url), language: known.language });
+        const other = defineSite(definition);
+        const alone = menuItems(other, 'main', { position: locate(other, url), language: other.language });
+        const marksIn = (list: readonly MenuItem[]): unknown =>
+          list.map(({ label, mark, icon, items: below }) => [label, mark, icon, marksIn(below)]);
+        expect(marksIn(items)).toEqual(marksIn(alone));
+        expect(same(atRest, items)).toBe(true);
+      }
+    }),
+    { numRuns: 300 },
+  );
+});
