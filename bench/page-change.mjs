@@ -28,7 +28,8 @@ export async function benchPageChange(launchOptions) {
           times[version].push(script);
           frames[version].push(frame);
           const isMarked = (await link.getAttribute('aria-current')) === 'page';
-          if (!isMarked || new URL(page.url()).pathname !== target) throw new Error(`${version}: the page has not changed.`);
+          if (!isMarked || new URL(page.url()).pathname !== target)
+            throw new Error(`${version}: the page has not changed.`);
           if (version === 'library') drawn = Math.max(drawn, await page.evaluate('drawn()'));
         }
       }

@@ -28,7 +28,12 @@ export async function benchSidebar(launchOptions) {
       }
     }
     const median = (values) => values.toSorted((one, other) => one - other)[values.length >> 1];
-    tellCompared(frames, 2, 'a keystroke in its filter to the frame, less an empty one, 4x slower', median(frames.empty));
+    tellCompared(
+      frames,
+      2,
+      'a keystroke in its filter to the frame, less an empty one, 4x slower',
+      median(frames.empty),
+    );
     tellCompared(scripts, null, 'of that in script', median(scripts.empty));
   });
 }

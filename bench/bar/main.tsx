@@ -3,7 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { flushSync } from 'react-dom';
 import { defineSite, memoryHistory } from 'fair-trail';
 import { Breadcrumbs, FooterNav, Navbar, SkipLink, Trail } from 'fair-trail/react';
-import { compareMounts, container, nextEventTime } from '../compare.tsx';
+import { Bare, compareMounts, container, mountTime, nextEventTime, shapeOf } from '../compare.tsx';
 import 'fair-trail/styles.css';
 
 const sections = 6;
@@ -42,6 +42,22 @@ const measurePage = () =>
       ),
     200,
   );
+
+/** Mounts and unmounts a bar that many times, to see what is left of it. */
+function mountOften(version: 'library' | 'hand', times: number): void {
+  const site = newSite();
+  const example = createRoot(container);
+  flushSync(() => example.render(within(<Navbar />, site)));
+  const shapes = [...container.children].map(shapeOf);
+  flushSync(() => example.unmount());
+  for (let time = 0; time < times; time += 1) {
+    mountTime(
+      version === 'library'
+        ? within(<Navbar />, site)
+        : shapes.map((shape, index) => <Bare key={index} shape={shape} />),
+    );
+  }
+}
 
 /** Two bars below each other: the library's, and the same markup with a script by hand. A button that does nothing beside. */
 function showBars(): void {
@@ -98,4 +114,4 @@ function openByHand(bar: HTMLElement): void {
   });
 }
 
-Object.assign(window, { measureMount, measurePage, showBars, nextEventTime });
+Object.assign(window, { measureMount, measurePage, mountOften, showBars, nextEventTime });

@@ -128,8 +128,8 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     const toggle = whenNarrow === 'strip' ? null : root.querySelector<HTMLElement>('.ft-toggle');
     const list = atRest.length > 0 ? root.querySelector<HTMLElement>('.ft-bar-panel > .ft-menu') : null;
     // What was measured holds only for what the bar held then; another estimate means that it holds something else now.
-    runs.keep('room', [row, toggle ?? undefined, estimateOf(this.options)], (at, button, estimate) =>
-      watchRoom(at, button ?? null, (report) => this.#onRoom(report, estimate)),
+    runs.keep('room', [row, toggle ?? 'no toggle', estimateOf(this.options)], (at, _, estimate) =>
+      watchRoom(at, toggle, (report) => this.#onRoom(report, estimate)),
     );
     const setBeyond = (beyond: readonly string[]) => {
       this.#beyond = beyond;

@@ -67,7 +67,7 @@ export abstract class BasePart<Options extends object, State, Event>
   #waiting: (() => void)[] = [];
   #isDrawn = true;
   #stopFollowing: (() => void) | undefined;
-  #last: { readonly options: Options; readonly state: State; readonly view: ViewElement<Event> | null } | null = null;
+  #lastView: ViewElement<Event> | null = null;
 
   constructor(options: Options) {
     this.options = options;
@@ -78,7 +78,7 @@ export abstract class BasePart<Options extends object, State, Event>
   readRendered = (): State => (this.#rendered ??= this.stateRendered());
 
   subscribe = (listener: () => void): (() => void) => {
-    if (this.#listeners.size === 0) this.#stopFollowing = this.follow();
+    if (this.#listeners.size === 0) this.#stopFollowing = this.follow?.();
     this.#listeners.add(listener);
     return () => {
       this.#listeners.delete(listener);
@@ -89,11 +89,10 @@ export abstract class BasePart<Options extends object, State, Event>
   abstract send: (event: Event) => void;
 
   view(options: Options, state: State = this.read()): ViewElement<Event> | null {
-    const last = this.#last;
-    if (last?.state === state && areSame(last.options, options)) return last.view;
     const next = this.draw(options, state);
-    const view = next && shareView(last?.view ?? null, next);
-    this.#last = { options, state, view };
+    // Only identities depend on the last view, and never what is shown: a drawing that is given up does no harm.
+    const view = next && shareView(this.#lastView, next);
+    this.#lastView = view ?? this.#lastView;
     return view;
   }
 
@@ -111,8 +110,8 @@ export abstract class BasePart<Options extends object, State, Event>
     // Another state may have come since, and with it another drawing.
     this.#isDrawn = state === this.read();
     if (this.#isDrawn) for (const act of this.#waiting.splice(0)) act();
-    this.update(options, last);
-    if (this.#isDrawn && this.root) this.run(this.root, this.#runs);
+    this.update?.(options, last);
+    if (this.#isDrawn && this.root) this.run?.(this.root, this.#runs);
   }
 
   changed(): void {
@@ -136,39 +135,11 @@ export abstract class BasePart<Options extends object, State, Event>
   protected abstract draw(options: Options, state: State): ViewElement<Event> | null;
 
   /** Compares the options that are drawn now with the last ones. */
-  protected update(_options: Options, _last: Options): void {
-    // Most parts have nothing to compare.
-  }
+  protected update?(options: Options, last: Options): void;
 
   /** Says what runs in the document now. Called after each drawing. */
-  protected run(_root: HTMLElement, _runs: Runs): void {
-    // Some parts are only drawn.
-  }
+  protected run?(root: HTMLElement, runs: Runs): void;
 
   /** Follows what lies outside of the document, for as long as somebody listens. */
-  protected follow(): (() => void) | undefined {
-    return undefined;
-  }
-}
-
-/** Options are equal when their fields are, and the flags of the slots when those are. */
-function areSame(one: object, other: object): boolean {
-  return hasSameFields(one, other, (left, right, name) => name === 'slots' && hasSameFields(left, right, Object.is));
-}
-
-function hasSameFields(
-  one: unknown,
-  other: unknown,
-  isSame: (left: unknown, right: unknown, name: string) => boolean,
-): boolean {
-  if (one === other) return true;
-  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false;
-  const names = Object.keys(one);
-  return (
-    names.length === Object.keys(other).length &&
-    names.every((name) => {
-      const [left, right] = [(one as Record<string, unknown>)[name], (other as Record<string, unknown>)[name]];
-      return Object.is(left, right) || isSame(left, right, name);
-    })
-  );
+  protected follow?(): (() => void) | undefined;
 }

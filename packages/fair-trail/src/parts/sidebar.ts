@@ -80,17 +80,22 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
     switch (event.type) {
       case 'toggle':
       case 'close':
-        return this.#toggle.send(event);
+        this.#toggle.send(event);
+        break;
       case 'choose':
-        return this.#annex.send(event);
+        this.#annex.send(event);
+        break;
       case 'close-annex':
-        return this.#annex.send({ type: 'close' });
+        this.#annex.send({ type: 'close' });
+        break;
       case 'rail':
-        return this.#setNarrow(!this.#isRail());
+        this.#setNarrow(!this.#isRail());
+        break;
       case 'press':
-        return this.#press(event.id);
+        this.#press(event.id);
+        break;
       case 'action':
-        return this.options.trail.act(event.action);
+        this.options.trail.act(event.action);
     }
   };
 

@@ -67,5 +67,7 @@ export interface PartProps extends HTMLAttributes<HTMLElement> {
  * </Navbar>
  */
 export const Part = forwardRef<HTMLElement, PartProps>(function Part({ name, ...attributes }, ref) {
-  return useContext(PartsContext)?.(name, attributes, ref) ?? null;
+  const print = useContext(PartsContext);
+  // eslint-disable-next-line react-hooks/refs -- It is given on to an element, and not read.
+  return print?.(name, attributes, ref) ?? null;
 });

@@ -15,12 +15,12 @@ export function splitProps<Props extends object, const Name extends keyof Props>
   names: readonly Name[],
 ): readonly [Pick<Props, Name>, Omit<Props, Name>] {
   const named: Partial<Props> = {};
-  const others: Partial<Props> = { ...props };
-  for (const name of names) {
-    if (!(name in props)) continue;
+  const others: Partial<Props> = {};
+  const known: ReadonlySet<unknown> = new Set(names);
+  for (const name of Object.keys(props) as (keyof Props)[]) {
+    if (!known.has(name)) others[name] = props[name];
     // An option that is given as undefined is not given.
-    if (props[name] !== undefined) named[name] = props[name];
-    delete others[name];
+    else if (props[name] !== undefined) named[name] = props[name];
   }
   return [named as Pick<Props, Name>, others as Omit<Props, Name>];
 }

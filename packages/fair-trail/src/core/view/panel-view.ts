@@ -1,6 +1,5 @@
 import type { MatchRange } from '../site/filter.ts';
 import type { MenuItem } from '../site/menu-item.ts';
-import type { Wording } from '../wording.ts';
 import {
   ariaCurrent,
   itemKey,
