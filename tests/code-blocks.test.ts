@@ -33,7 +33,7 @@ const givens = `
 import type { ComponentType, ReactNode } from 'react';
 import type { LinkSlotProps } from 'fair-trail/react';
 declare global {
-  ${exportsOf('fair-trail/react', 'Breadcrumbs Layout Navbar Part Sidebar Stage Tablist Tabpanel Tabs Trail TrailLink useMayLeave')}
+  ${exportsOf('fair-trail/react', 'Breadcrumbs Layout Navbar Part Sidebar Stage Tablist Tabpanel Tabs Trail TrailAt TrailLink useMayLeave')}
   ${exportsOf('fair-trail/testing/vitest', 'breadcrumbPages breadcrumbTrailContract menuContract menuPages tablistContract')}
   ${exportsOf('vitest', 'test expect')}
   ${exportsOf('react-dom/client', 'createRoot')}
@@ -71,6 +71,7 @@ declare global {
   const YourLink: ComponentType<LinkSlotProps>;
   const App: ComponentType;
   const Logo: ComponentType;
+  const SearchField: ComponentType;
   const BookButton: ComponentType;
   const HidesMap: ComponentType;
   const LogLayout: import('fair-trail/react').StageLayout & ComponentType<import('fair-trail/react').LayoutProps>;

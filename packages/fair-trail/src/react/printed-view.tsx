@@ -62,7 +62,7 @@ export interface PartProps extends HTMLAttributes<HTMLElement> {
  * @example
  * <Navbar>
  *   <Part name="brand" />
- *   <Search />
+ *   <SearchField />
  *   <Part name="navigation" />
  * </Navbar>
  */

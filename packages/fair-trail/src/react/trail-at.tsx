@@ -36,9 +36,9 @@ export interface TrailAtProps extends TrailAtOptions {
  *
  * @example
  * function Shell() {
- *   const { path, go } = useOwnRouter();
+ *   const { path, go } = useYourRouter();
  *   return (
- *     <TrailAt site={site} url={path} onNavigate={go} link={OwnLink}>
+ *     <TrailAt site={site} url={path} onNavigate={go} link={YourLink}>
  *       <Navbar />
  *     </TrailAt>
  *   );
