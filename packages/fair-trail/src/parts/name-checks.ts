@@ -86,7 +86,7 @@ export function checkIcons(
   const items = itemsOf();
   if (!icon || checkedIcons.get(items) === icon) return;
   checkedIcons.set(items, icon);
-  for (const name of iconsOf(items)) {
+  for (const name of new Set(iconsOf(items))) {
     const drawing = icon(name);
     if (drawing !== null && drawing !== undefined && drawing !== false) continue;
     if (isNew(site, `${component} icon ${name}`)) {

@@ -66,6 +66,7 @@ export abstract class BasePart<Options extends object, State, Event>
   #rendered: State | null = null;
   #waiting: (() => void)[] = [];
   #isDrawn = true;
+  #document: Document | null = null;
   #stopFollowing: (() => void) | undefined;
   #lastView: ViewElement<Event> | null = null;
 
@@ -111,7 +112,11 @@ export abstract class BasePart<Options extends object, State, Event>
     this.#isDrawn = state === this.read();
     if (this.#isDrawn) for (const act of this.#waiting.splice(0)) act();
     this.update?.(options, last);
-    if (this.#isDrawn && this.root) this.run?.(this.root, this.#runs);
+    if (!this.#isDrawn || !this.root) return;
+    // In another document, such as that of a window that the app has opened, all that listens begins anew.
+    if (this.#document !== this.root.ownerDocument) this.#runs.stop();
+    this.#document = this.root.ownerDocument;
+    this.run?.(this.root, this.#runs);
   }
 
   changed(): void {
