@@ -1,9 +1,10 @@
 import ts from 'typescript';
 
 /**
- * A place that can be broken: each effect, attribute, event and transition of a machine or a view.
+ * A place that can be broken: each effect, attribute, event and transition of a machine or a view, and each thing that a part
+ * runs in the document.
  *
- * @typedef {{ id: number, file: string, line: number, kind: 'effect' | 'transition' | 'attribute' | 'event', text: string }} Mutant
+ * @typedef {{ id: number, file: string, line: number, kind: 'effect' | 'transition' | 'attribute' | 'event' | 'run', text: string }} Mutant
  */
 
 /**
@@ -58,6 +59,9 @@ function mutated(node, text, asked) {
     // In braces: an else after it belongs to the if before it.
     return `{ if (!${asked(node, 'effect')}) ${text} }`;
   }
+  if (ts.isExpressionStatement(node) && /^runs\.keep\(/u.test(node.getText())) {
+    return `{ if (!${asked(node, 'run')}) ${text} }`;
+  }
   if (ts.isPropertyAssignment(node)) {
     const name = node.name.getText();
     // An object that holds state and effects: the effects alone go.
@@ -65,7 +69,7 @@ function mutated(node, text, asked) {
       return `...(${asked(node, 'effect')} ? { effects: [] } : { ${text} })`;
     }
     if (isAttributes(parent)) return `...(${asked(node, 'attribute')} ? {} : { ${text} })`;
-    if (name === 'on' && /-view\.ts$/u.test(node.getSourceFile().fileName)) {
+    if (name === 'click' && /-view\.ts$/u.test(node.getSourceFile().fileName)) {
       return `...(${asked(node, 'event')} ? {} : { ${text} })`;
     }
   }

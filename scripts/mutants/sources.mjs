@@ -3,18 +3,18 @@ import path from 'node:path';
 import { root } from '../run.mjs';
 import { withMutants } from './mutate.mjs';
 
-const core = path.join(root, 'packages/fair-trail/src/core');
+const library = path.join(root, 'packages/fair-trail/src');
 
-/** Every machine and every view with all mutants in it, by its path; and the mutants. */
+/** Every machine, every view and every part with all mutants in it, by its path; and the mutants. */
 export const sources = new Map();
 export const mutants = [];
 
-for (const folder of ['interaction', 'view', 'router']) {
-  for (const name of readdirSync(path.join(core, folder)).toSorted()) {
+for (const folder of ['core/interaction', 'core/view', 'core/router', 'parts']) {
+  for (const name of readdirSync(path.join(library, folder)).toSorted()) {
     // `machine.ts` has no transition of its own, only the word for one.
     if (!name.endsWith('.ts') || /\.(?:test|samples)\.ts$/u.test(name) || name === 'machine.ts') continue;
-    const file = path.join(core, folder, name);
-    const broken = withMutants(`${folder}/${name}`, readFileSync(file, 'utf8'), mutants.length + 1);
+    const file = path.join(library, folder, name);
+    const broken = withMutants(`${folder.replace('core/', '')}/${name}`, readFileSync(file, 'utf8'), mutants.length + 1);
     sources.set(file, broken.code);
     mutants.push(...broken.mutants);
   }
