@@ -1,5 +1,5 @@
 /** A bar of 6 panels with 6 pages each: mounting it, and opening a panel, against the least that gives the same document. */
-import { inBrowser, tellCompared, timesOf } from './in-browser.mjs';
+import { expectEvent, inBrowser, tellCompared, timesOf } from './in-browser.mjs';
 
 const rounds = 40;
 
@@ -21,9 +21,9 @@ export async function benchBar(launchOptions) {
     for (let round = 0; round < rounds; round += 1) {
       for (const version of ['library', 'hand', 'again', 'empty']) {
         const target = version === 'empty' ? '#empty' : `#${version} .ft-panel-trigger >> nth=${round % 6}`;
-        const time = page.evaluate("nextEventTime('click')");
+        await expectEvent(page, 'click');
         await page.click(target, { force: true });
-        const { script, frame } = await time;
+        const { script, frame } = await page.evaluate('eventTime');
         scripts[version].push(script);
         frames[version].push(frame);
         // Closed again, at rest, before the next.

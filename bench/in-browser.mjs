@@ -25,6 +25,11 @@ export async function inBrowser(name, launchOptions, use) {
   }
 }
 
+/** Makes the page take the time of the next event of that type: it is in `eventTime` there. */
+export async function expectEvent(page, type) {
+  await page.evaluate(`void (globalThis.eventTime = nextEventTime('${type}'))`);
+}
+
 /** Empty lists of times, by what is measured. */
 export function timesOf(names) {
   return Object.fromEntries(names.map((name) => [name, []]));

@@ -1,5 +1,5 @@
 /** A page change by a real click among 2 120 links, against a complete version by hand on the same document. */
-import { inBrowser, tellCompared, timesOf } from './in-browser.mjs';
+import { expectEvent, inBrowser, tellCompared, timesOf } from './in-browser.mjs';
 
 const rounds = 4;
 const clicks = 12;
@@ -22,9 +22,9 @@ export async function benchPageChange(launchOptions) {
           await link.scrollIntoViewIfNeeded();
           await page.waitForTimeout(60);
           await page.evaluate('drawn()');
-          const time = page.evaluate("nextEventTime('click')");
+          await expectEvent(page, 'click');
           await link.click();
-          const { script, frame } = await time;
+          const { script, frame } = await page.evaluate('eventTime');
           times[version].push(script);
           frames[version].push(frame);
           const isMarked = (await link.getAttribute('aria-current')) === 'page';

@@ -10,6 +10,8 @@ await import('../bench/scale.mjs');
 const browser = { executablePath: findChromium() ?? '', args: chromiumArguments };
 const { benchStart } = await import('../bench/start.mjs');
 await benchStart(browser);
+const { benchFirstMount } = await import('../bench/first-mount.mjs');
+await benchFirstMount(browser);
 const { benchPageChange } = await import('../bench/page-change.mjs');
 await benchPageChange(browser);
 const { benchBar } = await import('../bench/bar.mjs');

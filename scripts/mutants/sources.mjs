@@ -14,7 +14,11 @@ for (const folder of ['core/interaction', 'core/view', 'core/router', 'parts']) 
     // `machine.ts` has no transition of its own, only the word for one.
     if (!name.endsWith('.ts') || /\.(?:test|samples)\.ts$/u.test(name) || name === 'machine.ts') continue;
     const file = path.join(library, folder, name);
-    const broken = withMutants(`${folder.replace('core/', '')}/${name}`, readFileSync(file, 'utf8'), mutants.length + 1);
+    const broken = withMutants(
+      `${folder.replace('core/', '')}/${name}`,
+      readFileSync(file, 'utf8'),
+      mutants.length + 1,
+    );
     sources.set(file, broken.code);
     mutants.push(...broken.mutants);
   }

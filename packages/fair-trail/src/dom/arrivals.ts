@@ -16,7 +16,7 @@ export class Arrivals {
   readonly #window: Window;
   readonly #usual: Arrival;
   readonly #places: SavedPageStates;
-  readonly #announcer: Announcer;
+  #announcer: Announcer | null = null;
   #title: string | null = null;
   /** The content that is new since the last settling; of two within each other, the outer. */
   #content: { readonly element: Element; readonly arrival: Arrival | undefined } | null = null;
@@ -28,7 +28,7 @@ export class Arrivals {
     this.#window = window;
     this.#usual = usual;
     this.#places = placesOf(window);
-    this.#announcer = announcerIn(window.document);
+    if (usual === 'announce') this.#announce();
   }
 
   /** The title to give the document, once the page is in it. */
@@ -37,6 +37,7 @@ export class Arrivals {
   }
 
   present(element: Element, arrival?: Arrival): void {
+    if (arrival === 'announce') this.#announce();
     if (this.#content === null || element.contains(this.#content.element)) this.#content = { element, arrival };
   }
 
@@ -78,7 +79,7 @@ export class Arrivals {
     const arrival = content?.arrival ?? this.#usual;
     if (arrival === 'none') return;
     if (arrival === 'announce') {
-      this.#announcer.say(this.#title ?? '');
+      this.#announce().say(this.#title ?? '');
       return;
     }
     const { document } = this.#window;
@@ -115,7 +116,13 @@ export class Arrivals {
   end(): void {
     this.leave();
     this.#places.end();
-    this.#announcer.end();
+    this.#announcer?.end();
+    this.#announcer = null;
+  }
+
+  /** The live region, which is in the document before anything is said in it. Who moves focus instead has none. */
+  #announce(): Announcer {
+    return (this.#announcer ??= announcerIn(this.#window.document));
   }
 
   #reachHash(hash: string): boolean {

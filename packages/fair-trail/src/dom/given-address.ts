@@ -16,7 +16,7 @@ export interface GivenAddress {
 /** Back, and how far a page is scrolled, are the other router's: this sets the title, and moves focus or announces. */
 export function followGivenAddress(window: Window, arrival: Arrival): GivenAddress {
   const { document } = window;
-  const announcer = announcerIn(document);
+  const announcer = arrival === 'announce' ? announcerIn(document) : null;
   let shown: string | null = null;
   return {
     show(url, title) {
@@ -25,7 +25,7 @@ export function followGivenAddress(window: Window, arrival: Arrival): GivenAddre
       if (shown !== null && shown !== pathname) arrive(document, announcer, { arrival, title, hash: hashOf(url) });
       shown = pathname;
     },
-    end: () => announcer.end(),
+    end: () => announcer?.end(),
   };
 }
 
@@ -35,8 +35,8 @@ interface NewPage {
   readonly hash: string;
 }
 
-function arrive(document: Document, announcer: Announcer, { arrival, title, hash }: NewPage): void {
-  if (arrival === 'announce') announcer.say(title);
+function arrive(document: Document, announcer: Announcer | null, { arrival, title, hash }: NewPage): void {
+  announcer?.say(title);
   if (arrival !== 'focus') return;
   const target = hashTarget(document, hash);
   const start = isHtmlElement(target) ? target : contentStart(document);
