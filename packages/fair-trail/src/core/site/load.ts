@@ -5,7 +5,7 @@ import type { SiteShape } from './definition.ts';
 import type { Entry } from './entry.ts';
 import { detailNames, noDetails, none, type ReadDetails } from './field-table.ts';
 import { findPathname } from './find.ts';
-import { createAddressIndex, type AddressIndex } from './match.ts';
+import { createAddressIndex, type AddressIndex, type PathnameMatch } from './match.ts';
 import { namesInTemplate, readTemplate, type PathTemplate } from './path-template.ts';
 import { SiteEntry } from './site-entry.ts';
 import type { MenuNode, Site } from './site.ts';
@@ -126,6 +126,19 @@ function load(compiled: CompiledSite): Site {
     return index;
   };
 
+  let lookups = 0;
+  /**
+   * The entry whose own path is written just so: text is the most specific that there is, so nothing else could be meant. A
+   * visitor who has come to a page need not wait for the index of all.
+   */
+  const findWritten = (pathname: string): PathnameMatch | null => {
+    lookups += 1;
+    if (lookups > lookupsWithoutIndex || site.languages.length > 1 || base !== '' || !plainPath.test(pathname))
+      return null;
+    const entry = templates.find(([one]) => one.templates[own]?.includes(pathname) === true)?.[0];
+    return entry ? { language: own, match: { entry, params: {}, exact: true, moved: false } } : null;
+  };
+
   const names = textsOf(compiled.name);
   const entries = compiled.entries.map((one, index) => loadEntry(one, null, index));
   const site: Site = {
@@ -142,10 +155,16 @@ function load(compiled: CompiledSite): Site {
     entries,
     menus: new Map(Object.entries(menus).map(([menu, items]) => [menu, loadItems(items)])),
     entry: (id) => byId.get(id),
-    find: (pathname) => findPathname(site, indexOf, pathname),
+    find: (pathname) => findWritten(pathname) ?? findPathname(site, indexOf, pathname),
   };
   return site;
 }
+
+/** So many addresses are looked for one by one, before an index of all pays for itself. */
+const lookupsWithoutIndex = 8;
+
+/** A path that is read as it is written: no character of it has a meaning of its own. */
+const plainPath = /^(?:\/[\w-]+)+$|^\/$/u;
 
 /** The names of an entry's params, each once, and after them the keys of its query. */
 function paramNamesIn(templates: readonly PathTemplate[], query: readonly string[]): readonly string[] {
