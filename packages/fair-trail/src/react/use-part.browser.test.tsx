@@ -6,6 +6,7 @@ import { defineSite } from '../core/site/define.ts';
 import { mount } from './mount.samples.tsx';
 import { Navbar } from './navbar.tsx';
 import { Sidebar } from './sidebar.tsx';
+import { Tab, Tablist, Tabs } from './tabs.tsx';
 import { Trail } from './trail.tsx';
 
 /** How React draws the parts: only what changed, and in whatever document they are. */
@@ -96,4 +97,57 @@ test('in strict mode a part listens once, and in the document that it was moved 
   other.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
   await expect.poll(() => button()?.getAttribute('aria-expanded')).toBe('false');
   frame.remove();
+});
+
+test('the app may listen on a tab, and takes nothing from it', async () => {
+  const onClick = vi.fn();
+  const tabs = [
+    { id: 'map', label: 'Map' },
+    { id: 'log', label: 'Log' },
+  ];
+  mount(
+    within(
+      <Tabs tabs={tabs} label="Hide">
+        <Tablist>
+          <Tab id="map" />
+          <Tab id="log" onClick={onClick} />
+        </Tablist>
+      </Tabs>,
+    ),
+  );
+  await page.getByRole('tab', { name: 'Log' }).click();
+  expect(onClick).toHaveBeenCalledTimes(1);
+  await expect.element(page.getByRole('tab', { name: 'Log' })).toHaveAttribute('aria-selected', 'true');
+});
+
+test('an annex that takes the place of another one has a field of its own that filters', async () => {
+  const two = ['birds', 'boats'].map((id) => ({
+    id,
+    label: id,
+    href: `/${id}`,
+    entries: ['first', 'second'].map((name) => ({
+      id: `${id}-${name}`,
+      label: `${id} ${name}`,
+      href: `/${id}/${name}`,
+    })),
+  }));
+  const other = defineSite({
+    name: 'Marram',
+    entries: [{ id: 'home', label: 'Home', href: '/' }, ...two],
+    menus: { main: two.map(({ id }) => ({ entry: id, depth: 2 })) },
+  });
+  mount(
+    <Trail site={other} history={memoryHistory('/?annex=birds')}>
+      <Sidebar search annex={['birds', 'boats']} />
+    </Trail>,
+  );
+  const shown = () =>
+    [...document.querySelectorAll<HTMLElement>('.ft-annex li')]
+      .filter(({ hidden }) => !hidden)
+      .map(({ textContent }) => textContent);
+  await expect.poll(shown).toEqual(['birds first', 'birds second']);
+  await page.getByRole('button', { name: 'boats', exact: true }).click();
+  await expect.poll(shown).toEqual(['boats first', 'boats second']);
+  await page.getByRole('navigation', { name: 'boats' }).getByRole('searchbox').fill('second');
+  await expect.poll(shown).toEqual(['boats second']);
 });
