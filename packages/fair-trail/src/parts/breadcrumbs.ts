@@ -15,7 +15,7 @@ import { Panels } from './panels.ts';
 import type { Runs } from './runs.ts';
 import type { MenuOptions } from './surroundings.ts';
 
-/** What breadcrumbs are told. */
+/** The options of breadcrumbs. */
 export interface BreadcrumbsPartOptions extends BreadcrumbsOptions, MenuOptions {
   /** The slots that the app fills. */
   readonly slots: { readonly icon: boolean; readonly separator: boolean };

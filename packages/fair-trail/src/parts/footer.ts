@@ -5,7 +5,7 @@ import { checkIcons, checkNames, menuNameIn } from './name-checks.ts';
 import { BasePart } from './navigation-part.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
 
-/** What the navigation at the foot of a page is told. */
+/** The options of the navigation at the foot of a page. */
 export interface FooterOptions extends MenuOptions {
   /** The menu of the site whose items it shows. Default: `footer`. */
   readonly menu?: string | undefined;

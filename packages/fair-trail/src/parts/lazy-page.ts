@@ -1,4 +1,4 @@
-/** What a page's loader is told. */
+/** What a page's loader is given. */
 export interface LoadRequest {
   /** Aborted when nobody waits for the page any longer. */
   readonly signal: AbortSignal;

@@ -19,7 +19,7 @@ import { Panels } from './panels.ts';
 import type { Runs } from './runs.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
 
-/** What a bar is told. */
+/** The options of a bar. */
 export interface NavbarOptions extends BarOptions, MenuOptions, ToggleOptions {
   /** The menu of the site whose items the bar shows. Default: `main`. */
   readonly menu?: string | undefined;

@@ -3,7 +3,7 @@ import type { ViewElement } from '../core/view/view.ts';
 import { Runs } from './runs.ts';
 
 /**
- * One navigation component without a framework: what it is told, what it draws, and what it does in a document. A
+ * One navigation component without a framework: its options, its state, its view, and what it does in a document. A
  * framework draws `view`, and calls the rest when it says.
  *
  * A framework that draws on the server, draws twice, or gives up a drawing may call `read`, `readRendered` and `view` at

@@ -6,7 +6,7 @@ import { memoryHere } from './memory-here.ts';
 import { BasePart } from './navigation-part.ts';
 import type { Surroundings } from './surroundings.ts';
 
-/** What a notice is told. */
+/** The options of a notice. */
 export interface NoticeOptions {
   readonly trail: Surroundings;
   /** Tells it from other notices, in what is remembered. */

@@ -21,7 +21,7 @@ abstract class PlainPart<Options extends object> extends BasePart<Options, null,
   }
 }
 
-/** What links to the page's other languages are told. */
+/** The options of links to the page's other languages. */
 export interface LanguagesOptions {
   readonly trail: Surroundings;
   readonly position: Position;
@@ -36,7 +36,7 @@ export class LanguagesPart extends PlainPart<LanguagesOptions> {
   }
 }
 
-/** What a link past the navigation is told. */
+/** The options of a link past the navigation. */
 export interface SkipLinkOptions {
   readonly trail: Surroundings;
   /** The id of the element to skip to. Default: that of the main content. */
@@ -52,7 +52,7 @@ export class SkipLinkPart extends PlainPart<SkipLinkOptions> {
   }
 }
 
-/** What a layout is told. */
+/** The options of a layout. */
 export interface LayoutOptions {
   readonly trail: Surroundings;
   readonly location: LocationSource;

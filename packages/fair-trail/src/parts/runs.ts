@@ -10,7 +10,7 @@ export class Runs {
   /**
    * Keeps something running for as long as these values are the same; with others it is stopped and started anew.
    *
-   * @param name tells it from what else the part runs
+   * @param name distinguishes it from what else the part runs
    * @param values null, or a list that holds null, for it not to run now
    * @param start starts it, and returns a function that stops it
    */

@@ -22,7 +22,7 @@ import { SidebarGroups } from './sidebar-groups.ts';
 import { SidebarToggle } from './sidebar-toggle.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
 
-/** What a sidebar is told. */
+/** The options of a sidebar. */
 export interface SidebarPartOptions extends SidebarOptions, MenuOptions, ToggleOptions {
   /** The current address: it says which annex is open. */
   readonly url: string;

@@ -90,7 +90,7 @@ export function surroundingsOf(
   };
 }
 
-/** What every part with a menu is told. */
+/** The options that every part with a menu has. */
 export interface MenuOptions {
   readonly trail: Surroundings;
   readonly position: Position;

@@ -14,7 +14,7 @@ import { Panels } from './panels.ts';
 import type { Runs } from './runs.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
 
-/** What a strip of links that looks like tabs is told. */
+/** The options of a strip of links that looks like tabs. */
 export interface TabLinksOptions extends MenuOptions {
   readonly menu: string;
   /** The name of the navigation landmark. */

@@ -13,7 +13,7 @@ import { Running } from './running.ts';
 import type { Runs } from './runs.ts';
 import type { Surroundings } from './surroundings.ts';
 
-/** What a set of tabs is told. */
+/** The options of a set of tabs. */
 export interface TabsPartOptions extends TabsOptions {
   readonly trail: Surroundings;
   /** The current address: it may say which tab is selected. */
@@ -142,7 +142,7 @@ export class TabsPart extends BasePart<TabsPartOptions, TabsPartState, PressEven
   }
 }
 
-/** The tabs that there are now are drawn at once; the machine hears of them before anything is to be seen. */
+/** The tabs that there are now are drawn at once; the machine is given them before anything is painted. */
 function machineOf({ tabs, activation = 'automatic' }: TabsPartOptions, { machine }: TabsPartState): TabsState {
   return nextTabs({ ...machine, activation }, { type: 'tabs', tabs, focusWithin: false }).state;
 }
@@ -168,7 +168,7 @@ function hashValue(url: string): string | null {
   }
 }
 
-/** What the row of tabs is told. */
+/** The options of the row of tabs. */
 export interface TablistOptions {
   readonly shown: TablistViewOptions;
   readonly send: (event: TabsEvent) => void;

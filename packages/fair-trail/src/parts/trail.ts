@@ -10,7 +10,7 @@ import type { Eagerness } from '../dom/speculation.ts';
 import { browserHistory } from '../dom/window-history.ts';
 import { fixedLocation, type LocationSource, type TrailLocation } from './surroundings.ts';
 
-/** What a trail with a router of its own is told. */
+/** The settings of a trail with a router of its own. */
 export interface TrailSettings {
   readonly site: Site;
   /** Default: the browser's session history. */

@@ -26,7 +26,7 @@ export interface UsedPart<Part, State, Event> {
 }
 
 /**
- * Binds a part to a component of React: draws its view again when its state changes, tells it what the document shows, and
+ * Binds a part to a component of React: draws its view again when its state changes, reports what the document shows, and
  * connects it to the element that its view became.
  *
  * @param create the part's class
