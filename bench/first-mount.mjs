@@ -88,7 +88,7 @@ export async function benchFirstMount(launchOptions) {
         const props = [...node.attributes].map(({ name, value }) => [names[name] ?? name, value]);
         return { tag: node.localName, props: Object.fromEntries(props), children: [...node.childNodes].map(shapeOf) };
       };
-      return [...document.querySelector('body > div').children].map(shapeOf);
+      return [...globalThis.document.querySelector('body > div').children].map(shapeOf);
     });
     const bare = await bundle(bareCode(shapes));
     const times = timesOf(['library', 'hand', 'again']);
