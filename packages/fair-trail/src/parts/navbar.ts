@@ -15,7 +15,7 @@ import { BarToggle, shownToggle, type ToggleOptions, type ToggleState } from './
 import { checkIcons, checkNames, menuNameIn, namesIn } from './name-checks.ts';
 import { BasePart } from './navigation-part.ts';
 import { startOnDemand } from './on-demand.ts';
-import { Panels } from './panels.ts';
+import { panelKeys, Panels } from './panels.ts';
 import type { Runs } from './runs.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
 
@@ -173,11 +173,6 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     this.#toggle.send({ type: 'room-enough', focusOnTrigger: focusOnToggle });
   }
 }
-
-const panelKeys = remembering(
-  (items: readonly MenuItem[]) => items.filter((item) => item.items.length > 0).map(itemKey),
-  () => [],
-);
 
 const fittedItems = (items: readonly MenuItem[]) =>
   items.map((item) => ({ key: itemKey(item), priority: item.entry?.priority ?? 0 }));

@@ -6,6 +6,9 @@ import {
   type DisclosuresEvent,
   type DisclosuresState,
 } from '../core/interaction/disclosures.ts';
+import type { MenuItem } from '../core/site/menu-item.ts';
+import { itemKey } from '../core/view/menu-view.ts';
+import { remembering } from '../core/view/remember.ts';
 import { carryOutPanels, heldPanel, listenWhileOpen } from '../dom/panels.ts';
 import { placePanels } from '../dom/place-panels.ts';
 import type { PartHost } from './navigation-part.ts';
@@ -69,3 +72,9 @@ export class Panels {
     if (id !== this.state.held) this.send({ type: 'hold', id });
   }
 }
+
+/** The keys of the items that have panels. */
+export const panelKeys = remembering(
+  (items: readonly MenuItem[]) => items.filter((item) => item.items.length > 0).map(itemKey),
+  () => [],
+);

@@ -1,7 +1,6 @@
 import type { DisclosuresState } from '../core/interaction/disclosures.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import type { ActionEvent } from '../core/view/menu-view.ts';
-import { itemKey } from '../core/view/menu-view.ts';
 import type { PressEvent } from '../core/view/panel-view.ts';
 import { tabLinksView } from '../core/view/tab-links-view.ts';
 import type { ViewElement } from '../core/view/view.ts';
@@ -10,7 +9,7 @@ import { listenForRowKeys } from '../dom/keys.ts';
 import { keepMarkedInView } from '../dom/strip.ts';
 import { checkIcons, checkNames, namesIn } from './name-checks.ts';
 import { BasePart } from './navigation-part.ts';
-import { Panels } from './panels.ts';
+import { panelKeys, Panels } from './panels.ts';
 import type { Runs } from './runs.ts';
 import { menuNow, type MenuOptions } from './surroundings.ts';
 
@@ -46,11 +45,7 @@ export class TabLinksPart extends BasePart<TabLinksOptions, DisclosuresState, Pr
   }
 
   protected override update(options: TabLinksOptions): void {
-    this.#panels.set(
-      this.#atRest()
-        .filter((item) => item.items.length > 0)
-        .map(itemKey),
-    );
+    this.#panels.set(panelKeys(this.#atRest()));
     checkIcons('TabLinks', options.trail, options.icon, () => this.#atRest());
     checkNames('TabLinks', options.trail, () => namesIn('menu', 'menu', options.menu));
   }
