@@ -7,6 +7,12 @@ const browser = () => browserMode(15_000, { tap });
 
 const react18 = (name: string) => new URL(`./compatibility/react-18/node_modules/${name}`, import.meta.url).pathname;
 
+const vueFlags = {
+  __VUE_OPTIONS_API__: 'true',
+  __VUE_PROD_DEVTOOLS__: 'false',
+  __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
+};
+
 /** Nothing is measured by the clock: this only ends what would never end. */
 const testTimeout = 60_000;
 /** A busy machine needs longer than a second for a page that is built, served and drawn. */
@@ -56,7 +62,9 @@ export default defineConfig({
         },
       },
       {
-        optimizeDeps: { include: ['react', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime'] },
+        // Vue says on the console where they are not decided.
+        define: vueFlags,
+        optimizeDeps: { include: ['react', 'vue', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime'] },
         test: {
           name: 'react-19',
           testTimeout,

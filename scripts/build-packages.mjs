@@ -20,7 +20,7 @@ const library = path.join(root, 'packages/fair-trail');
 // `development` and `production` in the package's exports.
 const production = path.join(library, 'dist/production');
 rmSync(production, { recursive: true, force: true });
-for (const layer of ['core', 'dom', 'parts', 'react', 'sheet']) {
+for (const layer of ['core', 'dom', 'parts', 'react', 'vue', 'html', 'elements', 'sheet']) {
   const folder = path.join(library, 'dist', layer);
   for (const file of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
     if (!file.endsWith('.js') || file.endsWith('.production.js')) continue;

@@ -18,6 +18,12 @@ export const warningCodes = [
   'icon-unknown',
   'action-without-handler',
   'layout-without-content',
+  'site-not-loaded',
+  'site-missing',
+  'list-without-links',
+  'list-in-use',
+  'attribute-unknown',
+  'attribute-value',
 ] as const;
 
 export type WarningCode = (typeof warningCodes)[number];

@@ -46,6 +46,24 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
     'is shown in a layout that has no main content',
     'Put a Stage, or a "main" element, into the content of the Layout.',
   ],
+  'site-not-loaded': [
+    'could not be loaded as a site; what the page held stays as it is',
+    'See the error beside this. Check the file with "fair-trail check", and that the server sends it.',
+  ],
+  'site-missing': [
+    'has no site to take its links from; what it held stays as it is',
+    'Put it into a "trail-site", add one to the page, or write a list of links into it.',
+  ],
+  'list-without-links': [
+    'holds no list of links; what it held stays as it is',
+    'Write a "nav" with a list of links into it, or name the id of a list that is on the page in the attribute "list".',
+  ],
+  'list-in-use': [
+    'is the list of another element already',
+    'Give each list to one element. Another menu with the same links is written with a "trail-site".',
+  ],
+  'attribute-unknown': ['is not an attribute of this element', 'See the table of its attributes.'],
+  'attribute-value': ['is not a value of this attribute; it is treated as if it were not there', 'Use one of its values.'],
 };
 
 /** More of an address than this tells nobody anything. */

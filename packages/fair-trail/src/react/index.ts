@@ -4,7 +4,8 @@
 export { Trail, type TrailProps } from './trail.tsx';
 export { TrailAt, type TrailAtProps } from './trail-at.tsx';
 export { bindSite, type SiteComponents } from './bind-site.tsx';
-export { useCurrentEntry, type CurrentEntry } from './current-entry.ts';
+export { useCurrentEntry } from './current-entry.ts';
+export type { CurrentEntry } from '../parts/current-entry.ts';
 export { usePosition, useSite, useTrail, type TrailContext } from './trail-context.ts';
 export type { LinkSlot, LinkSlotProps } from './links.tsx';
 export { useMayLeave } from './leaving.ts';

@@ -19,18 +19,12 @@ import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
 import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { contentAt } from '../parts/stage-content.ts';
 import { focusPage, isOffline } from '../parts/stage.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
 import type { FailedPageProps, Page, StageLayout } from './page.ts';
 import { PageBoundary } from './page-boundary.tsx';
-import {
-  componentOf,
-  contentAt,
-  type Content,
-  type OuterStage,
-  type StagePages,
-  type StageSettings,
-} from './stage-content.ts';
+import { componentOf, type Content, type OuterStage, type StagePages, type StageSettings } from './stage-content.ts';
 import { Denied, FailedPage, NotFound, Planned, Waiting } from './stage-pages.tsx';
 import { PrintedView } from './printed-view.tsx';
 import {
@@ -69,6 +63,7 @@ const basicSettings: StageSettings = {
   denied: Denied,
   planned: Planned,
   failed: FailedPage,
+  waiting: Waiting,
 };
 
 /** Content that can be drawn, and the address that it belongs to. */
@@ -109,6 +104,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
       denied: denied ?? from.denied,
       planned: planned ?? from.planned,
       failed: failed ?? from.failed,
+      waiting: from.waiting,
     }),
     [from, pages, layouts, notFound, denied, planned, failed],
   );

@@ -1,11 +1,5 @@
 import { forwardRef, useContext, useEffect, useMemo, type AnchorHTMLAttributes } from 'react';
-import { addressOf } from '../core/router/history.ts';
-import { hrefOf } from '../core/site/hrefs.ts';
-import { labelOf } from '../core/site/labels.ts';
-import { locate, samePosition, unknownPosition } from '../core/site/locate.ts';
-import type { Site } from '../core/site/site.ts';
-import { ariaCurrent } from '../core/view/menu-view.ts';
-import { checkLink, checkNames, namesIn } from '../parts/name-checks.ts';
+import { checkEntryLink, entryLink, entryLinkAttributes, leadsTo } from '../parts/entry-link.ts';
 import { linkElement, LinksContext } from './links.tsx';
 import { useLocationPart, useSurroundings } from './trail-context.ts';
 
@@ -34,30 +28,25 @@ export interface TrailLinkProps extends Omit<AnchorHTMLAttributes<HTMLAnchorElem
  * <TrailLink entry="species-page" params={{ slug: 'avocet' }}>Avocet</TrailLink>
  */
 export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function TrailLink(props, ref) {
-  const { entry: id, params, search = '', hash = '', children, ...attributes } = props;
-  const { site, records, warn } = useSurroundings();
+  const { entry, params, search, hash, children, ...attributes } = props;
+  const trail = useSurroundings();
   const links = useContext(LinksContext);
   const language = useLocationPart(({ position }) => position.language);
-  const entry = site.entry(id);
-  const path = pathTo(site, id, language, params);
-  const target = useMemo(() => (path === null ? unknownPosition(site) : locate(site, addressOf(path))), [site, path]);
-  const isHere = useLocationPart(({ position }) => position.status === 'exact' && samePosition(position, target));
-  const isMissing = entry !== undefined && path === null;
-  useEffect(() => {
-    checkNames('TrailLink', { site, warn }, () => namesIn('entry', 'entry', id));
-    checkLink(id, isMissing, { site, warn });
-  }, [site, warn, id, isMissing]);
-  const content = children ?? (entry ? labelOf(site, entry, { ...(params && { params }), records, language }) : id);
-  const link =
-    path === null
-      ? // A link without an address, as HTML has it (section 4.6.1): it is said, and cannot be followed.
-        { role: 'link', 'aria-disabled': true }
-      : { 'aria-current': ariaCurrent(isHere ? 'page' : null) ?? undefined };
-  const address = path === null ? {} : { href: path + search + hash };
-  return linkElement({ ...(ref && { ref }), ...link, ...attributes, ...address, children: content }, links);
+  // An app writes the params anew for each drawing: what they say is what counts.
+  const written = params && JSON.stringify(params);
+  const link = useMemo(
+    () => entryLink(trail, { entry, params, search, hash }, language),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- See above.
+    [trail, entry, written, search, hash, language],
+  );
+  const isHere = useLocationPart(({ position }) => leadsTo(link, position));
+  useEffect(() => checkEntryLink(link, trail), [link, trail]);
+  const { href, ...said } = entryLinkAttributes(link, isHere);
+  const own: Record<string, unknown> = {};
+  for (const [name, value] of Object.entries(said)) if (value !== null) own[name] = value;
+  const address = href === null ? {} : { href };
+  return linkElement(
+    { ...(ref && { ref }), ...own, ...attributes, ...address, children: children ?? link.label },
+    links,
+  );
 });
-
-function pathTo(site: Site, id: string, language: string, params: TrailLinkProps['params']): string | null {
-  const entry = site.entry(id);
-  return entry ? hrefOf(site, entry, params, language) : null;
-}

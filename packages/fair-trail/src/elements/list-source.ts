@@ -1,0 +1,276 @@
+import type { CompiledEntry, CompiledSite } from '../core/site/compiled.ts';
+import { compiledVersion } from '../core/site/compiled.ts';
+import { loadSite } from '../core/site/load.ts';
+import { locate } from '../core/site/locate.ts';
+import type { ViewElement } from '../core/view/view.ts';
+import { warning, type Warning } from '../core/warnings.ts';
+import { isElement } from '../dom/nodes.ts';
+import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
+import type { TrailSource } from './document-trails.ts';
+import type { OwnElement } from './dom-printer.ts';
+import { addressOfWindow, followAddress, goTo } from './page-address.ts';
+
+/** One item of a list that the author has written, and the elements that it is made of. */
+interface OwnItem {
+  readonly item: Element;
+  /** The link, button or text that comes first; null where it is text of the item itself. */
+  readonly lead: Element | null;
+  /** What stands around the lead and goes where the lead is replaced, such as `details`. */
+  readonly frame: Element | null;
+  /** What the item is called, as the author wrote it. */
+  readonly content: readonly ChildNode[];
+  readonly list: Element | null;
+  label: Element | null;
+  isLeadUsed: boolean;
+}
+
+const lists = 'ul, ol, menu';
+
+/** The lists that an element has taken, so that no two have the same. */
+const taken = new WeakSet<Element>();
+
+/** A list of links that the author has written, as the site of the elements that show it. */
+export class ListSource implements TrailSource {
+  readonly surroundings: Surroundings;
+  readonly #window: Window;
+  readonly #root: Element;
+  readonly #list: Element;
+  readonly #navigation: Element | null;
+  readonly #items = new Map<string, OwnItem>();
+  readonly #paths = new Set<string>();
+  readonly #listeners = new Set<() => void>();
+  #location: TrailLocation | null = null;
+
+  private constructor(window: Window, root: Element, list: Element) {
+    this.#window = window;
+    this.#root = root;
+    this.#list = list;
+    this.#navigation = list.closest('nav, [role="navigation"]');
+    const { document } = window;
+    const entries = this.#readList(list, 'item');
+    const home = [...this.#hrefs(entries)].find(([path]) => path === homePath(this.#paths))?.[1];
+    const compiled: CompiledSite = {
+      compiled: compiledVersion,
+      name: '',
+      title: '{label}',
+      language: document.documentElement.lang || 'en',
+      ...(home !== undefined && { home }),
+      entries,
+      menus: { main: entries.map(({ id }) => ({ entry: id, depth: deepest })) },
+    };
+    this.surroundings = surroundingsOf({ site: loadSite(compiled) }, null, (url, options) => {
+      goTo(window, url, options?.history === 'replace');
+      this.#report();
+    });
+  }
+
+  /**
+   * Takes a list.
+   *
+   * @param root the list, or what holds it
+   * @returns null where there is no list of links, or another element has it
+   */
+  static take(window: Window, root: Element, warn: (given: Warning) => void): ListSource | null {
+    const list = root.matches(lists) ? root : root.querySelector(lists);
+    if (!list?.querySelector('a[href]')) return null;
+    if (taken.has(list)) {
+      const { id, localName } = list;
+      warn(warning('list-in-use', id || localName));
+      return null;
+    }
+    taken.add(list);
+    return new ListSource(window, root, list);
+  }
+
+  get location(): TrailLocation {
+    const url = addressOfWindow(this.#window);
+    if (this.#location?.url !== url) {
+      const { site } = this.surroundings;
+      // A link to a part of the page may be the page's own item.
+      this.#location = { url, position: locate(site, pathOf(this.#window.location)) };
+    }
+    return this.#location as TrailLocation;
+  }
+
+  subscribe(listener: () => void): () => void {
+    this.#listeners.add(listener);
+    const stop = followAddress(this.#window, listener);
+    return () => {
+      this.#listeners.delete(listener);
+      stop();
+    };
+  }
+
+  /** Where the list stood, and what to take away of it. */
+  get root(): Element {
+    return this.#navigation && this.#root.contains(this.#navigation) ? this.#root : (this.#navigation ?? this.#root);
+  }
+
+  /** Whether the author's attribute counts, and not what the view says. */
+  keeps = (element: Element, name: string): boolean => {
+    if (name === 'aria-label') return element === this.#navigation && element.hasAttribute(name);
+    // On a page that is not in the list, the author knows better what to mark.
+    if (name === 'aria-current') return this.location.position.path.length === 0;
+    return name === 'href' || name === 'target' || name === 'rel' || name === 'id';
+  };
+
+  /** The author's element for one of the view. */
+  own = (path: readonly ViewElement<unknown>[]): OwnElement | null => {
+    const node = path[path.length - 1];
+    const classes = node?.attributes['class']?.split(' ') ?? [];
+    if (!node) return null;
+    if (classes.includes('ft-bar-navigation') || classes.includes('ft-sidebar-navigation')) {
+      return this.#navigation && { element: this.#navigation };
+    }
+    const around = path.findLast(({ tag, key }) => tag === 'li' && this.#items.has(key));
+    const item = around && this.#items.get(around.key);
+    if (node === around && item) return { element: item.item };
+    if (classes.includes('ft-menu')) {
+      const list = item ? item.list : this.#list;
+      return list && { element: list };
+    }
+    if (!item) return null;
+    const isLead = classes.includes('ft-link') || classes.includes('ft-group-label');
+    if (isLead && item.lead?.localName === node.tag) {
+      item.isLeadUsed = true;
+      return { element: item.lead };
+    }
+    if (isLead && classes.includes('ft-group-label')) {
+      const element = item.lead ?? this.#labelOf(item);
+      item.isLeadUsed = true;
+      return { element, hasContent: true };
+    }
+    if (!classes.includes('ft-label')) return null;
+    return { element: this.#labelOf(item), hasContent: true };
+  };
+
+  /** Takes away what the author's elements stood in and nothing needs any more, once all of it is printed. */
+  clean(): void {
+    for (const { lead, frame, isLeadUsed } of this.#items.values()) {
+      if (!isLeadUsed) lead?.remove();
+      frame?.remove();
+    }
+  }
+
+  /** Another element may have the list. */
+  release(): void {
+    taken.delete(this.#list);
+  }
+
+  #labelOf(item: OwnItem): Element {
+    if (item.label) return item.label;
+    const label = this.#window.document.createElement('span');
+    label.append(...item.content);
+    item.label = label;
+    return label;
+  }
+
+  #report(): void {
+    for (const listener of this.#listeners) listener();
+  }
+
+  #readList(list: Element, prefix: string): CompiledEntry[] {
+    return [...list.children].flatMap((item, index) => {
+      if (item.localName !== 'li') return [];
+      const id = `${prefix}-${index}`;
+      const entry = this.#readItem(item, id);
+      return entry ? [entry] : [];
+    });
+  }
+
+  #readItem(item: Element, id: string): CompiledEntry | null {
+    const within = (selector: string) =>
+      [...item.querySelectorAll(selector)].find((one) => one.parentElement?.closest('li') === item) ?? null;
+    const list = within(lists);
+    const isBeforeList = (one: Element) => !list || !list.contains(one);
+    const lead =
+      [...item.querySelectorAll('a, button, summary')].find(
+        (one) => one.parentElement?.closest('li') === item && isBeforeList(one),
+      ) ?? [...item.children].find((one) => one !== list && isBeforeList(one) && !one.contains(list));
+    const content = lead
+      ? [...lead.childNodes]
+      : [...item.childNodes].filter((node) => node !== list && !(isElement(node) && node.contains(list)));
+    const label = nameOf(lead ?? null, content);
+    if (label === '') return null;
+    const details = item.querySelector(':scope > details');
+    this.#items.set(id, {
+      item,
+      lead: lead ?? null,
+      frame: lead?.localName === 'summary' ? details : null,
+      content,
+      list,
+      label: null,
+      isLeadUsed: false,
+    });
+    const entries = list ? this.#readList(list, id) : [];
+    const below = entries.length > 0 ? { entries } : {};
+    const link = lead?.localName === 'a' ? (lead as HTMLAnchorElement) : null;
+    const href = link?.getAttribute('href') ?? null;
+    // A link that leads nowhere is how lists without scripts name a group.
+    if (!link || href === null || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) {
+      return { id, label, ...below };
+    }
+    const { origin, protocol } = this.#window.location;
+    const isOutside = link.origin !== origin || link.protocol !== protocol || link.hash !== '';
+    const path = pathOf(link);
+    // The same page twice: the first one is its place, and is marked.
+    if (isOutside || this.#paths.has(path)) return { id, label, href: link.href, outside: true, ...below };
+    this.#paths.add(path);
+    return { id, label, href: path, ...below };
+  }
+
+  *#hrefs(entries: readonly CompiledEntry[]): Generator<readonly [string, string]> {
+    for (const { id, href, outside, entries: below = [] } of entries) {
+      if (typeof href === 'string' && outside !== true) yield [href, id];
+      yield* this.#hrefs(below);
+    }
+  }
+}
+
+/** Lists within lists beyond this are no menu. */
+const deepest = 16;
+
+/** The pathname, without what servers leave out of it: `/hides/index.html` is `/hides`, and so is `/hides.html`. */
+function pathOf({ pathname }: Pick<HTMLAnchorElement, 'pathname'>): string {
+  const path = pathname.replace(/(?:\/index)?\.html?$/iu, '').replace(/\/+$/u, '');
+  return path === '' ? '/' : path;
+}
+
+/** The page that lies above all others: breadcrumbs begin with it. */
+function homePath(paths: ReadonlySet<string>): string | undefined {
+  const all = [...paths];
+  return all.find((path) => all.every((other) => other === path || other.startsWith(path === '/' ? path : `${path}/`)));
+}
+
+/** What a link is called: its name, its text, or that of its image. */
+function nameOf(lead: Element | null, content: readonly ChildNode[]): string {
+  const said = lead?.getAttribute('aria-label')?.trim() ?? '';
+  const text = content.map((node) => node.textContent ?? '').join('');
+  const image = content
+    .flatMap((node) => (isElement(node) ? [node, ...node.querySelectorAll('img')] : []))
+    .find((one) => one.localName === 'img');
+  return said || text.replace(/\s+/gu, ' ').trim() || (image?.getAttribute('alt')?.trim() ?? '');
+}
+
+/**
+ * The list that is written into an element, or that its attribute `list` names.
+ *
+ * @param content what the author has written into the element
+ * @returns null where there is none
+ */
+export function takeListIn(
+  element: HTMLElement,
+  content: readonly Element[],
+  warn: (given: Warning) => void,
+): ListSource | null {
+  const { ownerDocument: document } = element;
+  const { defaultView: window } = document;
+  const named = element.getAttribute('list');
+  const root =
+    named === null
+      ? content.find((one) => one.matches(lists) || one.querySelector(lists))
+      : document.getElementById(named);
+  const source = root && window ? ListSource.take(window, root, warn) : null;
+  if (!source && (named !== null || root)) warn(warning('list-without-links', named ?? element.localName));
+  return source;
+}
