@@ -81,6 +81,33 @@ await build({
   },
 });
 
+// The custom elements for pages without a build: one file, for a script element that a page on a disk may have too. They are
+// made of the production build, whose messages are codes that lead to the documentation.
+for (const [name, entry] of [
+  ['elements', 'index'],
+  ['bar', 'bar-file'],
+]) {
+  await build({
+    configFile: false,
+    logLevel: 'warn',
+    root: library,
+    build: {
+      outDir: path.join(library, 'dist'),
+      emptyOutDir: false,
+      lib: {
+        entry: path.join(library, `dist/production/elements/${entry}.js`),
+        formats: ['iife'],
+        name: 'fairTrailElements',
+        fileName: () => `${name}.js`,
+      },
+    },
+  });
+  writeFileSync(
+    path.join(library, `dist/${name}.d.ts`),
+    '/** Runs as it is loaded, and exports nothing. */\nexport {};\n',
+  );
+}
+
 writeFileSync(path.join(library, 'dist/early.d.ts'), '/** Runs as it is loaded, and exports nothing. */\nexport {};\n');
 
 // The sheet that the command writes: one script with all that it needs, since a page on a disk can load no modules, and

@@ -79,6 +79,8 @@ export class DomPrinter<Event> {
       isOwn: own !== null,
       hasOwnContent: own?.hasContent === true,
     };
+    // A mark of the author's own says what was so where the page was written.
+    if (own && attributes['aria-current'] === undefined) this.#remove(printed, 'aria-current');
     for (const name in attributes) this.#write(printed, name, attributes[name] ?? '');
     if (own?.hasContent !== true) {
       this.#path.push(node);

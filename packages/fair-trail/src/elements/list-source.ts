@@ -41,7 +41,10 @@ export class ListSource implements TrailSource {
   readonly #listeners = new Set<() => void>();
   #location: TrailLocation | null = null;
 
-  private constructor(window: Window, root: Element, list: Element) {
+  /**
+   * @param root what holds the list, or the list itself
+   */
+  constructor(window: Window, root: Element, list: Element) {
     this.#window = window;
     this.#root = root;
     this.#list = list;
@@ -62,24 +65,6 @@ export class ListSource implements TrailSource {
       goTo(window, url, options?.history === 'replace');
       this.#report();
     });
-  }
-
-  /**
-   * Takes a list.
-   *
-   * @param root the list, or what holds it
-   * @returns null where there is no list of links, or another element has it
-   */
-  static take(window: Window, root: Element, warn: (given: Warning) => void): ListSource | null {
-    const list = root.matches(lists) ? root : root.querySelector(lists);
-    if (!list?.querySelector('a[href]')) return null;
-    if (taken.has(list)) {
-      const { id, localName } = list;
-      warn(warning('list-in-use', id || localName));
-      return null;
-    }
-    taken.add(list);
-    return new ListSource(window, root, list);
   }
 
   get location(): TrailLocation {
@@ -202,21 +187,22 @@ export class ListSource implements TrailSource {
       label: null,
       isLeadUsed: false,
     });
+    // Before what is below it: of the same page twice, the first is its place, and is marked.
+    const address = this.#addressOf(lead?.localName === 'a' ? (lead as HTMLAnchorElement) : null);
     const entries = list ? this.#readList(list, id) : [];
-    const below = entries.length > 0 ? { entries } : {};
-    const link = lead?.localName === 'a' ? (lead as HTMLAnchorElement) : null;
-    const href = link?.getAttribute('href') ?? null;
+    return { id, label, ...address, ...(entries.length > 0 && { entries }) };
+  }
+
+  #addressOf(link: HTMLAnchorElement | null): Pick<CompiledEntry, 'href' | 'outside'> {
+    const href = link?.getAttribute('href') ?? '';
     // A link that leads nowhere is how lists without scripts name a group.
-    if (!link || href === null || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) {
-      return { id, label, ...below };
-    }
+    if (!link || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) return {};
     const { origin, protocol } = this.#window.location;
     const isOutside = link.origin !== origin || link.protocol !== protocol || link.hash !== '';
     const path = pathOf(link);
-    // The same page twice: the first one is its place, and is marked.
-    if (isOutside || this.#paths.has(path)) return { id, label, href: link.href, outside: true, ...below };
+    if (isOutside || this.#paths.has(path)) return { href: link.href, outside: true };
     this.#paths.add(path);
-    return { id, label, href: path, ...below };
+    return { href: path };
   }
 
   *#hrefs(entries: readonly CompiledEntry[]): Generator<readonly [string, string]> {
@@ -256,7 +242,7 @@ function nameOf(lead: Element | null, content: readonly ChildNode[]): string {
  * The list that is written into an element, or that its attribute `list` names.
  *
  * @param content what the author has written into the element
- * @returns null where there is none
+ * @returns null where there is none: where there should be one, that is reported
  */
 export function takeListIn(
   element: HTMLElement,
@@ -264,13 +250,21 @@ export function takeListIn(
   warn: (given: Warning) => void,
 ): ListSource | null {
   const { ownerDocument: document } = element;
-  const { defaultView: window } = document;
   const named = element.getAttribute('list');
   const root =
     named === null
       ? content.find((one) => one.matches(lists) || one.querySelector(lists))
       : document.getElementById(named);
-  const source = root && window ? ListSource.take(window, root, warn) : null;
-  if (!source && (named !== null || root)) warn(warning('list-without-links', named ?? element.localName));
-  return source;
+  if (!root && named === null) return null;
+  const list = root?.matches(lists) ? root : root?.querySelector(lists);
+  if (!root || !list?.querySelector('a[href]') || !document.defaultView) {
+    warn(warning('list-without-links', named ?? element.localName));
+    return null;
+  }
+  if (taken.has(list)) {
+    warn(warning('list-in-use', named ?? element.localName));
+    return null;
+  }
+  taken.add(list);
+  return new ListSource(document.defaultView, root, list);
 }

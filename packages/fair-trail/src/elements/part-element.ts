@@ -216,9 +216,14 @@ export abstract class PartElement<
     if (this.dispatchEvent(new CustomEvent('trail-warning', init))) logWarning(given);
   };
 
+  /** The elements that the author has written for a slot. */
+  protected slotted(name: string): readonly Element[] {
+    return (this.#slotted.get(name) ?? []).filter(isElement);
+  }
+
   /** The elements that the author has written into it, and that are in no slot. */
   protected get ownContent(): readonly Element[] {
-    return (this.#slotted.get('content') ?? []).filter(isElement);
+    return this.slotted('content');
   }
 
   #checkAttributes(): void {
@@ -268,8 +273,14 @@ export abstract class PartElement<
   /** The author's list, where there is one and no site is around the element. */
   #list: ListSource | null = null;
 
+  /** What it was in that no list was found: it is not looked for, and reported, again. */
+  #looked: string | number = 0;
+
   #takeList(): void {
     if (this.#list || !this.takeList || closestSite(this)) return;
+    const content = this.getAttribute('list') ?? this.ownContent.length;
+    if (content === this.#looked) return;
+    this.#looked = content;
     const list = this.takeList();
     if (!list) return;
     this.#list = list;
@@ -284,7 +295,7 @@ export abstract class PartElement<
     const source = this.#source;
     const { surroundings, location } = source ?? { surroundings: null, location: null };
     if (!surroundings || !location) {
-      if (!source && !this.#isTold && this.ownerDocument.readyState === 'complete') {
+      if (!source && !this.#isTold && this.#looked === 0 && this.ownerDocument.readyState === 'complete') {
         this.#isTold = true;
         this.warn(warning('site-missing', this.localName));
       }

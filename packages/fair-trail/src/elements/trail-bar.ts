@@ -44,6 +44,7 @@ export class TrailBar extends PartElement<TrailBarOptions, NavbarOptions, Navbar
       ...around,
       expanded: this.dataOf('expanded') as boolean | undefined,
       onToggle: (expanded) => this.report('toggle', { expanded }),
+      isBrandLinked: this.slotted('brand').some((node) => node.matches('a') || node.querySelector('a') !== null),
       slots: {
         brand: this.hasSlot('brand'),
         start: this.hasSlot('start'),

@@ -25,6 +25,8 @@ export interface NavbarOptions extends BarOptions, MenuOptions, ToggleOptions {
   readonly menu?: string | undefined;
   /** The name of the navigation landmark. Default: what the wording says. */
   readonly label?: string | undefined;
+  /** Whether the brand that the app brings is a link already. Default: false, and it is put into a link to the home page. */
+  readonly isBrandLinked?: boolean | undefined;
   /** The slots that the app fills. */
   readonly slots: { readonly brand: boolean; readonly start: boolean; readonly end: boolean; readonly icon: boolean };
 }
@@ -96,7 +98,7 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
       panels: state.panels,
       beyond: whenNarrow === 'more' ? state.beyond : null,
       room: alwaysToggle ? null : roomOf(options, state.measured),
-      brandHref: site.home ? hrefOf(site, site.home, {}, position.language) : null,
+      brandHref: site.home && !options.isBrandLinked ? hrefOf(site, site.home, {}, position.language) : null,
       brandText: site.name,
       slots,
       wording,

@@ -45,7 +45,7 @@ export interface BarViewOptions {
   readonly room: number | null;
   /** Where the brand leads; null makes it plain text. */
   readonly brandHref: string | null;
-  /** The brand's text where the app brings no brand of its own. */
+  /** The brand's text where the app brings no brand of its own. Empty: there is no brand. */
   readonly brandText: string;
   /** The slots that the app fills. */
   readonly slots: { readonly brand: boolean; readonly start: boolean; readonly end: boolean; readonly icon: boolean };
@@ -141,7 +141,8 @@ function toggleView({ expanded, panelId, wording, whenNarrow }: BarViewOptions):
   return element('button', attributes, more ? [label, sign] : [sign, label], { key: 'toggle', click: toggled });
 }
 
-function brandView({ brandHref, brandText, slots }: BarViewOptions): ViewElement {
+function brandView({ brandHref, brandText, slots }: BarViewOptions): ViewElement | null {
+  if (!slots.brand && brandText === '') return null;
   const content: ViewNode = slots.brand ? slot('brand') : brandText;
   const attributes = { class: 'ft-brand', href: brandHref };
   return element(brandHref === null ? 'span' : 'a', attributes, [content], { key: 'brand' });
