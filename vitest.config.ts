@@ -64,7 +64,16 @@ export default defineConfig({
       {
         // Vue says on the console where they are not decided.
         define: vueFlags,
-        optimizeDeps: { include: ['react', 'vue', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime'] },
+        optimizeDeps: {
+          include: [
+            'react',
+            'vue',
+            'react-dom/client',
+            'react-dom/server',
+            'react/jsx-dev-runtime',
+            'vue/server-renderer',
+          ],
+        },
         test: {
           name: 'react-19',
           testTimeout,
@@ -72,7 +81,7 @@ export default defineConfig({
           include: ['packages/**/*.browser.test.{ts,tsx}'],
           setupFiles: ['tests/quiet-console.ts'],
           browser: browser(),
-          provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000) },
+          provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000), documents: effort(10, 300) },
         },
       },
       {

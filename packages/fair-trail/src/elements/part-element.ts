@@ -115,15 +115,13 @@ export abstract class PartElement<
       for (const end of ends) end();
       this.#leave();
     };
-    // What is written into the element comes after its start tag.
     const start = () => {
       if (!this.#stop) return;
       this.#checkAttributes();
       this.#findSource();
       this.schedule();
     };
-    if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', start, { once: true });
-    else start();
+    whenParsed(this, start);
   }
 
   disconnectedCallback(): void {
@@ -459,4 +457,25 @@ function closestSite(element: Element): Element | null {
     at = 'host' in root ? (root.host as Element) : null;
   }
   return null;
+}
+
+/** Calls back once all of an element has been read: what is written into it comes after its start tag. */
+function whenParsed(element: Element, act: () => void): void {
+  const { ownerDocument: document, parentNode } = element;
+  const isParsed = () => document.readyState !== 'loading' || element.nextSibling !== null;
+  if (isParsed() || !parentNode) {
+    act();
+    return;
+  }
+  // As soon as what comes after it begins, and so before it is painted, if the browser is quick.
+  const observer = new MutationObserver(() => {
+    if (isParsed()) end();
+  });
+  const end = () => {
+    observer.disconnect();
+    document.removeEventListener('DOMContentLoaded', end);
+    act();
+  };
+  observer.observe(parentNode, { childList: true });
+  document.addEventListener('DOMContentLoaded', end);
 }

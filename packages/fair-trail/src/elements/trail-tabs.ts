@@ -112,9 +112,13 @@ function tabOf(panel: Element, index: number): TabDescription {
 /** The tab that a server has written. */
 function tabIn(tab: Element): TabDescription {
   const badge = tab.querySelector('.ft-badge')?.textContent;
+  const id = tab.getAttribute('data-ft-tab') ?? '';
+  // What its icon is called is not written; it stays as it is, under any name.
+  const hasIcon = tab.firstElementChild?.matches('.ft-label') === false;
   return {
-    id: tab.getAttribute('data-ft-tab') ?? '',
+    id,
     label: tab.querySelector('.ft-label')?.textContent ?? '',
+    ...(hasIcon && { icon: id }),
     ...(badge !== undefined && { badge }),
     ...(tab.hasAttribute('aria-disabled') && { disabled: true }),
   };

@@ -1,12 +1,14 @@
 import {
   computed,
   getCurrentInstance,
+  inject,
   onActivated,
   onDeactivated,
   onMounted,
   onUnmounted,
   onUpdated,
   shallowRef,
+  ssrContextKey,
   useSlots,
   type Ref,
   type Slots,
@@ -110,5 +112,5 @@ export function usePrinter<Event>(send: (event: Event) => void): { readonly valu
 
 /** Whether a server draws the component, or has drawn it: then the first drawing must be what the server knows. */
 function isDrawnAlready(): boolean {
-  return typeof window === 'undefined' || Boolean(getCurrentInstance()?.vnode.el);
+  return inject(ssrContextKey, null) !== null || Boolean(getCurrentInstance()?.vnode.el);
 }
