@@ -210,6 +210,8 @@ export abstract class PartElement<
   }
 
   protected warn = (given: Warning): void => {
+    // Where its list is what is missing, nothing more is to be said.
+    if (given.code.startsWith('list-')) this.#isTold = true;
     const init = { bubbles: true, composed: true, cancelable: true, detail: given };
     if (this.dispatchEvent(new CustomEvent('trail-warning', init))) logWarning(given);
   };
@@ -293,7 +295,7 @@ export abstract class PartElement<
     const source = this.#source;
     const { surroundings, location } = source ?? { surroundings: null, location: null };
     if (!surroundings || !location) {
-      if (!source && !this.#isTold && this.#looked === 0 && this.ownerDocument.readyState === 'complete') {
+      if (!source && !this.#isTold && this.ownerDocument.readyState === 'complete') {
         this.#isTold = true;
         this.warn(warning('site-missing', this.localName));
       }

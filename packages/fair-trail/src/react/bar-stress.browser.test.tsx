@@ -8,7 +8,8 @@ import type { NarrowForm } from '../core/view/bar-view.ts';
 import { Navbar } from './navbar.tsx';
 import { Stage } from './stage.tsx';
 import { Trail } from './trail.tsx';
-import { countObservers, EchoPage, mount, SampleApp } from './mount.samples.tsx';
+import { countObservers } from '../dom/count-observers.samples.ts';
+import { EchoPage, mount, SampleApp } from './mount.samples.tsx';
 
 /** Items with these labels, each of which holds pages three levels deep. */
 function deepSite(labels: readonly string[]): SiteDefinition {

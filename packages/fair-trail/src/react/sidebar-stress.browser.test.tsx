@@ -13,7 +13,8 @@ import { TabLinks } from './tab-links.tsx';
 import { Tablist, Tabpanel, Tabs } from './tabs.tsx';
 import { Trail } from './trail.tsx';
 import { desk } from '../testing/sites.ts';
-import { countObservers, mount } from './mount.samples.tsx';
+import { countObservers } from '../dom/count-observers.samples.ts';
+import { mount } from './mount.samples.tsx';
 
 const frames = async () => {
   for (let frame = 0; frame < 3; frame += 1) await new Promise(requestAnimationFrame);

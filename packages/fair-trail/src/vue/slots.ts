@@ -26,17 +26,29 @@ const defaultNames: ReadonlySet<string> = new Set(['children', 'content']);
  * @param others those of a component around it, for what it has not itself
  */
 export function provideSlots(slots: Slots, others?: Slots): void {
-  provideContent((name) => {
+  const find = (name: string) => {
     const given = defaultNames.has(name) ? 'default' : name;
     return slots[given] ?? (given === 'default' ? undefined : others?.[given]);
+  };
+  const changed = provideContent(find);
+  let last = { ...slots };
+  onBeforeUpdate(() => {
+    // A component is drawn again for a change of its own too. Slots that are new functions are of another drawing of the app.
+    const isSame = Object.keys({ ...last, ...slots }).every((name) => last[name] === slots[name]);
+    last = { ...slots };
+    if (!isSame) changed();
   });
 }
 
-/** As `provideSlots`, for a component that draws the content of its view's slots itself. */
-export function provideContent(find: FindSlot): void {
+/**
+ * As `provideSlots`, for a component that draws the content of its view's slots itself.
+ *
+ * @returns a function to be called when it draws something else in them, for another reason than Vue follows
+ */
+export function provideContent(find: FindSlot): () => void {
   const given = shallowRef(find);
   provide(slotsKey, given);
-  onBeforeUpdate(() => triggerRef(given));
+  return () => triggerRef(given);
 }
 
 /** What the app puts into one slot of a view. */

@@ -87,7 +87,9 @@ export function barView(options: BarViewOptions): ViewElement<BarViewEvent> {
     // What is behind this toggle stands below it, and those that fit before it.
     more: [panel, toggleView(options)],
   };
-  const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, parts[whenNarrow]);
+  const navigation = element('nav', { class: 'ft-bar-navigation', 'aria-label': options.label }, parts[whenNarrow], {
+    key: 'navigation',
+  });
   const rowAttributes = {
     class: 'ft-bar-row',
     'data-ft-row': true,
