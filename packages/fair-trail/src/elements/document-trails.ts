@@ -1,7 +1,6 @@
-import { compiledVersion } from '../core/site/compiled.ts';
-import { loadSite } from '../core/site/load.ts';
 import { unknownPosition } from '../core/site/locate.ts';
 import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
+import { listSite } from './list-site.ts';
 import { addressOfWindow, followAddress, goTo } from './page-address.ts';
 
 /** Where elements get their site from: a `trail-site`, or a list that the author has written. */
@@ -47,13 +46,7 @@ export function whenOffered(document: Document, listener: () => void): () => voi
   return () => listeners.delete(listener);
 }
 
-const noSite = /* #__PURE__ */ loadSite({
-  compiled: compiledVersion,
-  name: '',
-  title: '{label}',
-  language: 'en',
-  entries: [],
-});
+const noSite = /* #__PURE__ */ listSite([], 'en');
 
 /** The address of a window, without a site. */
 export function bareTrail(window: Window): TrailSource {

@@ -1,6 +1,3 @@
-import type { CompiledEntry, CompiledSite } from '../core/site/compiled.ts';
-import { compiledVersion } from '../core/site/compiled.ts';
-import { loadSite } from '../core/site/load.ts';
 import { locate } from '../core/site/locate.ts';
 import type { ViewElement } from '../core/view/view.ts';
 import { warning, type Warning } from '../core/warnings.ts';
@@ -8,6 +5,7 @@ import { isElement } from '../dom/nodes.ts';
 import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
 import type { TrailSource } from './document-trails.ts';
 import type { OwnElement } from './dom-printer.ts';
+import { listSite, pagePath, type ListEntry } from './list-site.ts';
 import { addressOfWindow, followAddress, goTo } from './page-address.ts';
 
 /** One item of a list that the author has written, and the elements that it is made of. */
@@ -50,18 +48,8 @@ export class ListSource implements TrailSource {
     this.#list = list;
     this.#navigation = list.closest('nav, [role="navigation"]');
     const { document } = window;
-    const entries = this.#readList(list, 'item');
-    const home = [...this.#hrefs(entries)].find(([path]) => path === homePath(this.#paths))?.[1];
-    const compiled: CompiledSite = {
-      compiled: compiledVersion,
-      name: '',
-      title: '{label}',
-      language: document.documentElement.lang || 'en',
-      ...(home !== undefined && { home }),
-      entries,
-      menus: { main: entries.map(({ id }) => ({ entry: id, depth: deepest })) },
-    };
-    this.surroundings = surroundingsOf({ site: loadSite(compiled) }, null, (url, options) => {
+    const site = listSite(this.#readList(list, 'item'), document.documentElement.lang || 'en');
+    this.surroundings = surroundingsOf({ site }, null, (url, options) => {
       goTo(window, url, options?.history === 'replace');
       this.#report();
     });
@@ -71,8 +59,7 @@ export class ListSource implements TrailSource {
     const url = addressOfWindow(this.#window);
     if (this.#location?.url !== url) {
       const { site } = this.surroundings;
-      // A link to a part of the page may be the page's own item.
-      this.#location = { url, position: locate(site, pathOf(this.#window.location)) };
+      this.#location = { url, position: locate(site, { pathname: this.#window.location.pathname }) };
     }
     return this.#location as TrailLocation;
   }
@@ -154,7 +141,7 @@ export class ListSource implements TrailSource {
     for (const listener of this.#listeners) listener();
   }
 
-  #readList(list: Element, prefix: string): CompiledEntry[] {
+  #readList(list: Element, prefix: string): ListEntry[] {
     return [...list.children].flatMap((item, index) => {
       if (item.localName !== 'li') return [];
       const id = `${prefix}-${index}`;
@@ -163,7 +150,7 @@ export class ListSource implements TrailSource {
     });
   }
 
-  #readItem(item: Element, id: string): CompiledEntry | null {
+  #readItem(item: Element, id: string): ListEntry | null {
     const within = (selector: string) =>
       [...item.querySelectorAll(selector)].find((one) => one.parentElement?.closest('li') === item) ?? null;
     const list = within(lists);
@@ -189,43 +176,20 @@ export class ListSource implements TrailSource {
     });
     // Before what is below it: of the same page twice, the first is its place, and is marked.
     const address = this.#addressOf(lead?.localName === 'a' ? (lead as HTMLAnchorElement) : null);
-    const entries = list ? this.#readList(list, id) : [];
-    return { id, label, ...address, ...(entries.length > 0 && { entries }) };
+    return { id, label, ...address, entries: list ? this.#readList(list, id) : [] };
   }
 
-  #addressOf(link: HTMLAnchorElement | null): Pick<CompiledEntry, 'href' | 'outside'> {
+  #addressOf(link: HTMLAnchorElement | null): Pick<ListEntry, 'href' | 'path'> {
     const href = link?.getAttribute('href') ?? '';
     // A link that leads nowhere is how lists without scripts name a group.
-    if (!link || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) return {};
+    if (!link || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) return { href: null, path: null };
     const { origin, protocol } = this.#window.location;
-    const isOutside = link.origin !== origin || link.protocol !== protocol || link.hash !== '';
-    const path = pathOf(link);
-    if (isOutside || this.#paths.has(path)) return { href: link.href, outside: true };
+    const path = pagePath(link.pathname);
+    const isOther = link.origin !== origin || link.protocol !== protocol || link.hash !== '' || this.#paths.has(path);
+    if (isOther) return { href: link.href, path: null };
     this.#paths.add(path);
-    return { href: path };
+    return { href: link.pathname + link.search, path };
   }
-
-  *#hrefs(entries: readonly CompiledEntry[]): Generator<readonly [string, string]> {
-    for (const { id, href, outside, entries: below = [] } of entries) {
-      if (typeof href === 'string' && outside !== true) yield [href, id];
-      yield* this.#hrefs(below);
-    }
-  }
-}
-
-/** Lists within lists beyond this are no menu. */
-const deepest = 16;
-
-/** The pathname, without what servers leave out of it: `/hides/index.html` is `/hides`, and so is `/hides.html`. */
-function pathOf({ pathname }: Pick<HTMLAnchorElement, 'pathname'>): string {
-  const path = pathname.replace(/(?:\/index)?\.html?$/iu, '').replace(/\/+$/u, '');
-  return path === '' ? '/' : path;
-}
-
-/** The page that lies above all others: breadcrumbs begin with it. */
-function homePath(paths: ReadonlySet<string>): string | undefined {
-  const all = [...paths];
-  return all.find((path) => all.every((other) => other === path || other.startsWith(path === '/' ? path : `${path}/`)));
 }
 
 /** What a link is called: its name, its text, or that of its image. */

@@ -161,6 +161,7 @@ test('breadcrumbs come from the list, where there is no site', async () => {
   const way = page.getByRole('navigation', { name: 'Breadcrumbs' });
   await expect.element(way).toBeVisible();
   expect(element(way).textContent).toBe('TodayHides (4)Reedbed Hide');
+  await expect.element(way.getByRole('link', { name: 'Today' })).toHaveAttribute('href', '/');
 });
 
 describe('what is no menu', () => {
