@@ -4,7 +4,7 @@ import { chromium, type Browser, type Page } from 'playwright';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { chromiumArguments, findChromium } from '../../scripts/chromium.mjs';
 import definition from '../observatory/observatory.site.json';
-import { complaintsIn } from './complaints.samples.ts';
+import { complaintsIn } from '../observatory/complaints.ts';
 
 /** The example on React's development build, which reports on the console what it objects to. */
 
@@ -20,7 +20,7 @@ let served: Awaited<ReturnType<typeof serveFolder>>;
 let browser: Browser;
 
 beforeAll(async () => {
-  served = await serveFolder('.build/development', 'observatory/index.html');
+  served = await serveFolder('.build/development', 'observatory/shell.html');
   browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
 });
 afterAll(async () => {

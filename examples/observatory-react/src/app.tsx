@@ -1,10 +1,11 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Breadcrumbs, Layout, Notice, SkipLink, usePosition, useTrail } from 'fair-trail/react';
 import { Brand } from './brand.tsx';
 import { icon } from './icons.tsx';
 import { pages } from './pages/index.ts';
 import { Denied, Failed, NotFound } from './pages/missing.tsx';
 import { badges, records } from './records.ts';
+import { useSignedIn } from './signed-in.ts';
 import { navigation } from './site.ts';
 
 const { FooterNav, Navbar, Sidebar, Stage, Trail, TrailLink } = navigation;
@@ -12,15 +13,19 @@ const { FooterNav, Navbar, Sidebar, Stage, Trail, TrailLink } = navigation;
 const ringer = ['ringer'];
 const nobody: string[] = [];
 
-export function App(): ReactNode {
-  const [signedIn, setSignedIn] = useState(() => readSignedIn());
-  const act = (action: string) => {
-    const isIn = action === 'sign-in';
-    setSignedIn(isIn);
-    storeSignedIn(isIn);
-  };
+interface AppProps {
+  /** The address, where a server renders it. */
+  readonly url?: string;
+  /** The address that was rendered before. */
+  readonly renderedUrl?: string;
+}
+
+export function App(address: AppProps): ReactNode {
+  const [signedIn, setSignedIn] = useSignedIn();
+  const audience = signedIn === null ? 'unknown' : signedIn ? ringer : nobody;
+  const act = (action: string) => setSignedIn(action === 'sign-in');
   return (
-    <Trail audience={signedIn ? ringer : nobody} records={records} badges={badges} onAction={act}>
+    <Trail {...address} audience={audience} records={records} badges={badges} onAction={act}>
       <SkipLink />
       <Layout
         notice={
@@ -72,22 +77,4 @@ function DeskSidebar(): ReactNode {
       panel={(season) => <p className="annex-note">Paper sheets of {season.toLowerCase()} lie in the green drawer.</p>}
     />
   );
-}
-
-const signedInKey = 'observatory-signed-in';
-
-function readSignedIn(): boolean {
-  try {
-    return localStorage.getItem(signedInKey) === 'yes';
-  } catch {
-    return false; // Storage is refused: every visit begins signed out.
-  }
-}
-
-function storeSignedIn(signedIn: boolean): void {
-  try {
-    localStorage.setItem(signedInKey, signedIn ? 'yes' : 'no');
-  } catch {
-    // Then it lasts until the page is left.
-  }
 }

@@ -1,15 +1,29 @@
 import { StrictMode } from 'react';
-import { createRoot } from 'react-dom/client';
+import { createRoot, hydrateRoot } from 'react-dom/client';
 import { App } from './app.tsx';
+import { loadPage } from './pages/index.ts';
 import 'fair-trail/styles.css';
-import './observatory.css';
-import './pages.css';
-import './form.css';
+import '../../observatory/styles/observatory.css';
+import '../../observatory/styles/pages.css';
+import '../../observatory/styles/form.css';
 
 const container = document.getElementById('app');
 if (!container) throw new Error('The page has no element with the id "app".');
-createRoot(container).render(
-  <StrictMode>
-    <App />
-  </StrictMode>,
-);
+if (container.firstElementChild) {
+  // The page was rendered when the app was built, at its address without a query. Before it is taken over, what it shows
+  // must be loaded.
+  const renderedUrl = location.pathname;
+  await loadPage(renderedUrl);
+  hydrateRoot(
+    container,
+    <StrictMode>
+      <App renderedUrl={renderedUrl} />
+    </StrictMode>,
+  );
+} else {
+  createRoot(container).render(
+    <StrictMode>
+      <App />
+    </StrictMode>,
+  );
+}

@@ -8,9 +8,9 @@ import { badges, records } from './records.ts';
 import { site } from './site.ts';
 import 'fair-trail/styles.css';
 import 'fair-trail/styles/sheet.css';
-import './observatory.css';
-import './pages.css';
-import './form.css';
+import '../../observatory/styles/observatory.css';
+import '../../observatory/styles/pages.css';
+import '../../observatory/styles/form.css';
 
 const ofReader = ['rest', 'hover', 'focus', 'pressed'];
 

@@ -13,7 +13,7 @@ let served: Awaited<ReturnType<typeof serveFolder>>;
 beforeAll(async () => {
   // As it is shipped: below a base path, with one page for all addresses.
   cpSync(path.join(root, '.build/observatory'), path.join(folder, 'observatory'), { recursive: true });
-  served = await serveFolder(folder, 'observatory/index.html');
+  served = await serveFolder(folder, 'observatory/shell.html');
 });
 afterAll(() => {
   served.close();
@@ -45,7 +45,7 @@ describe('our own example is clean', () => {
   });
 
   test('in the dark, and from right to left', { timeout }, async () => {
-    const page = path.join(folder, 'observatory/index.html');
+    const page = path.join(folder, 'observatory/shell.html');
     const html = readFileSync(page, 'utf8');
     expect(html).toContain('<html lang="en"');
     writeFileSync(page, html.replace('<html lang="en"', '<html lang="en" dir="rtl"'));

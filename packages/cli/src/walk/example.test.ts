@@ -29,11 +29,11 @@ afterAll(async () => {
 async function walk(name: string, script: string, settings: Partial<WalkSettings>): Promise<WalkReport> {
   const copy = path.join(folder, name.replaceAll(/\W+/gu, '-'));
   cpSync(path.join(root, '.build/observatory'), path.join(copy, 'observatory'), { recursive: true });
-  const page = path.join(copy, 'observatory/index.html');
+  const page = path.join(copy, 'observatory/shell.html');
   const html = readFileSync(page, 'utf8');
   expect(html).toContain('<head>');
   writeFileSync(page, html.replace('<head>', `<head><script>${script}</script>`));
-  const served = await serveFolder(copy, 'observatory/index.html');
+  const served = await serveFolder(copy, 'observatory/shell.html');
   try {
     const walked = await runWalk(browser, {
       site,
@@ -80,7 +80,7 @@ describe('our own example is as its site file says', () => {
   test('for a ringer, with what is behind an annex', { timeout }, async () => {
     const localStorage = [{ name: 'observatory-signed-in', value: 'yes' }];
     const only = ['desk', 'season-autumn-session', 'desk-nets-reedbed-east'];
-    const served = await serveFolder(path.join(root, '.build'), 'observatory/index.html');
+    const served = await serveFolder(path.join(root, '.build'), 'observatory/shell.html');
     try {
       const walked = await runWalk(browser, {
         site,

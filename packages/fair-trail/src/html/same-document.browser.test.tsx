@@ -212,10 +212,18 @@ test('a server prints the same with each of them', async () => {
   );
 });
 
-const settled = async () => {
-  for (let turn = 0; turn < 3; turn += 1)
+/** What is in the document once nothing of it moves any more. */
+async function settledTree(container: HTMLElement): Promise<string> {
+  let last = '';
+  for (let same = 0; same < 4;) {
+    for (const animation of document.getAnimations()) animation.finish();
     await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
-};
+    const now = treeOf(container);
+    same = now === last ? same + 1 : 0;
+    last = now;
+  }
+  return last;
+}
 
 /** Shows a case in a container; the answer takes it away again. */
 const shows = {
@@ -251,11 +259,7 @@ async function statesOf(
   for (const press of [null, ...presses]) {
     const buttons = container.querySelectorAll<HTMLElement>('button:not([aria-label^="Dismiss"])');
     if (press !== null) buttons[press % buttons.length]?.click();
-    await settled();
-    // What moves at first is there still for a while.
-    document.getAnimations().forEach((animation) => animation.finish());
-    await settled();
-    states.push(treeOf(container));
+    states.push(await settledTree(container));
   }
   unmount();
   container.remove();

@@ -3,7 +3,7 @@ import { breadcrumbsOptionNames, type BreadcrumbsOptions } from '../core/view/co
 import { BreadcrumbsPart } from '../parts/breadcrumbs.ts';
 import { flag, givenOf, optional } from './given.ts';
 import { useIcon } from './icon.ts';
-import type { NothingGiven } from './slots.ts';
+import type { PlainSlot, SlotGiven } from './slots.ts';
 import { usePosition, useSurroundings } from './trail-context.ts';
 import { usePart } from './use-part.ts';
 
@@ -34,7 +34,7 @@ export const Breadcrumbs = defineComponent({
     /** Whether the way is also in the document as schema.org's `BreadcrumbList`. Default: false. */
     structuredData: flag,
   },
-  slots: Object as SlotsType<{ separator?: NothingGiven; icon?: { readonly name: string } }>,
+  slots: Object as SlotsType<{ separator?: PlainSlot; icon?: SlotGiven<{ readonly name: string }> }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();
     const position = usePosition();

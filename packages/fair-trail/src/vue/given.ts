@@ -1,9 +1,9 @@
 import { isProxy, toRaw, type PropType } from 'vue';
 
 /** A property of any type that the app may leave out. */
-export function optional<Type>(): { readonly type: PropType<Type>; readonly default: undefined } {
+export function optional<Type>(): { readonly type: PropType<Type | undefined>; readonly default: undefined } {
   // Checked by the compiler alone: no type of the run time stands for a union or a function with a signature.
-  return { type: null as unknown as PropType<Type>, default: undefined };
+  return { type: null as unknown as PropType<Type | undefined>, default: undefined };
 }
 
 /** A property that the app must give. */
@@ -12,7 +12,7 @@ export function required<Type>(): { readonly type: PropType<Type>; readonly requ
 }
 
 /** A property that may be written as its name alone. One that is not given is undefined, and not false. */
-export const flag = { type: Boolean, default: undefined } as const;
+export const flag = { type: Boolean as PropType<boolean | undefined>, default: undefined } as const;
 
 /** A listener, or several for the same event, as Vue gives them. */
 export type Listener<Parameters extends readonly unknown[]> =

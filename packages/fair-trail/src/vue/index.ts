@@ -1,5 +1,6 @@
 export { Trail } from './trail.ts';
 export { TrailAt } from './trail-at.ts';
+export { bindSite, type SiteComponents } from './bind-site.ts';
 export { usePosition, useSite, useTrail, type TrailContext } from './trail-context.ts';
 export { useCurrentEntry, useHistoryState, useMayLeave } from './composables.ts';
 export type { CurrentEntry } from '../parts/current-entry.ts';

@@ -4,7 +4,7 @@ import { NavbarPart, ownRow } from '../parts/navbar.ts';
 import { flag, givenOf, optional, report, type Listener } from './given.ts';
 import { provideParts } from './parts-in-slot.ts';
 import { useIcon } from './icon.ts';
-import type { NothingGiven } from './slots.ts';
+import type { PlainSlot, SlotGiven } from './slots.ts';
 import { usePosition, useSurroundings } from './trail-context.ts';
 import { usePart } from './use-part.ts';
 
@@ -60,11 +60,11 @@ export const Navbar = defineComponent({
     onToggle: optional<Listener<[expanded: boolean]>>(),
   },
   slots: Object as SlotsType<{
-    default?: NothingGiven;
-    brand?: NothingGiven;
-    start?: NothingGiven;
-    end?: NothingGiven;
-    icon?: { readonly name: string };
+    default?: PlainSlot;
+    brand?: PlainSlot;
+    start?: PlainSlot;
+    end?: PlainSlot;
+    icon?: SlotGiven<{ readonly name: string }>;
   }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();

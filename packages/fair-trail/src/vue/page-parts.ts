@@ -7,7 +7,7 @@ import { LanguagesPart, PageLayoutPart, SkipLinkPart } from '../parts/plain-part
 import { TabLinksPart } from '../parts/tab-links.ts';
 import { flag, givenOf, optional, plain, report, required, type Listener } from './given.ts';
 import { useIcon } from './icon.ts';
-import type { NothingGiven } from './slots.ts';
+import type { PlainSlot, SlotGiven } from './slots.ts';
 import { useLocation, usePosition, useSurroundings } from './trail-context.ts';
 import { usePart } from './use-part.ts';
 
@@ -32,7 +32,7 @@ export const FooterNav = defineComponent({
     /** Whether icons stand for the labels of items outside of groups. Default: false. */
     iconsOnly: flag,
   },
-  slots: Object as SlotsType<{ form?: NothingGiven; foot?: NothingGiven; icon?: { readonly name: string } }>,
+  slots: Object as SlotsType<{ form?: PlainSlot; foot?: PlainSlot; icon?: SlotGiven<{ readonly name: string }> }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();
     const position = usePosition();
@@ -71,7 +71,7 @@ export const Notice = defineComponent({
     /** The event `dismiss`: the reader has sent it away. */
     onDismiss: optional<Listener<[]>>(),
   },
-  slots: Object as SlotsType<{ default?: NothingGiven }>,
+  slots: Object as SlotsType<{ default?: PlainSlot }>,
   setup(props, { attrs }) {
     const trail = useSurroundings();
     const onDismiss = () => report(props.onDismiss);
@@ -162,7 +162,7 @@ export const TabLinks = defineComponent({
     /** Whether the links share the whole room. Default: `natural`. */
     widths: optional<'natural' | 'filling'>(),
   },
-  slots: Object as SlotsType<{ icon?: { readonly name: string } }>,
+  slots: Object as SlotsType<{ icon?: SlotGiven<{ readonly name: string }> }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();
     const position = usePosition();
@@ -200,11 +200,11 @@ export const Layout = defineComponent({
   name: 'Layout',
   inheritAttrs: false,
   slots: Object as SlotsType<{
-    default?: NothingGiven;
-    notice?: NothingGiven;
-    bar?: NothingGiven;
-    sidebar?: NothingGiven;
-    footer?: NothingGiven;
+    default?: PlainSlot;
+    notice?: PlainSlot;
+    bar?: PlainSlot;
+    sidebar?: PlainSlot;
+    footer?: PlainSlot;
   }>,
   setup(_, { attrs, slots }) {
     const trail = useSurroundings();

@@ -4,7 +4,7 @@ import { ownColumn, SidebarPart } from '../parts/sidebar.ts';
 import { flag, givenOf, optional, report, type Listener } from './given.ts';
 import { useIcon } from './icon.ts';
 import { provideParts } from './parts-in-slot.ts';
-import type { NothingGiven } from './slots.ts';
+import type { PlainSlot, SlotGiven } from './slots.ts';
 import { useLocation, useSurroundings } from './trail-context.ts';
 import { usePart } from './use-part.ts';
 
@@ -59,11 +59,11 @@ export const Sidebar = defineComponent({
     onToggle: optional<Listener<[expanded: boolean]>>(),
   },
   slots: Object as SlotsType<{
-    default?: NothingGiven;
-    start?: NothingGiven;
-    foot?: NothingGiven;
-    icon?: { readonly name: string };
-    panel?: { readonly label: string };
+    default?: PlainSlot;
+    start?: PlainSlot;
+    foot?: PlainSlot;
+    icon?: SlotGiven<{ readonly name: string }>;
+    panel?: SlotGiven<{ readonly label: string }>;
   }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();

@@ -8,6 +8,7 @@ import {
   type InjectionKey,
   type Ref,
   type Slots,
+  type VNode,
   type VNodeArrayChildren,
 } from 'vue';
 
@@ -64,5 +65,8 @@ export const SlotContent = defineComponent({
   },
 });
 
-/** Of a slot whose content is given nothing. */
-export type NothingGiven = Readonly<Record<never, never>>;
+/** A slot whose content is given nothing. */
+export type PlainSlot = () => VNode[];
+
+/** A slot whose content is given something. */
+export type SlotGiven<Given> = (given: Given) => VNode[];

@@ -16,7 +16,7 @@ import { tabpanelView, tabView, type TablistViewOptions } from '../core/view/tab
 import { slot } from '../core/view/view.ts';
 import { TabRowPart, TabsPart } from '../parts/tabs.ts';
 import { givenOf, optional, report, required, type Listener } from './given.ts';
-import { provideSlots, type NothingGiven } from './slots.ts';
+import { provideSlots, type PlainSlot, type SlotGiven } from './slots.ts';
 import { useLocation, useSurroundings } from './trail-context.ts';
 import { usePart, usePrinter } from './use-part.ts';
 
@@ -73,7 +73,7 @@ export const Tabs = defineComponent({
     /** The event `select`: as `update:selected`. */
     onSelect: optional<Listener<[id: string]>>(),
   },
-  slots: Object as SlotsType<{ default?: NothingGiven; icon?: { readonly name: string } }>,
+  slots: Object as SlotsType<{ default?: PlainSlot; icon?: SlotGiven<{ readonly name: string }> }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();
     const location = useLocation();
@@ -111,7 +111,7 @@ export const Tabs = defineComponent({
 export const Tablist = defineComponent({
   name: 'Tablist',
   inheritAttrs: false,
-  slots: Object as SlotsType<{ default?: NothingGiven }>,
+  slots: Object as SlotsType<{ default?: PlainSlot }>,
   setup(_, { attrs, slots }) {
     const { shown, send, slots: around } = useTabs();
     const { draw, print } = usePart(TabRowPart, () => ({ shown: shown.value, send }), around);
@@ -137,7 +137,7 @@ export const Tab = defineComponent({
     /** Which of the tabs. */
     id: required<string>(),
   },
-  slots: Object as SlotsType<{ default?: NothingGiven }>,
+  slots: Object as SlotsType<{ default?: PlainSlot }>,
   setup(props, { attrs, slots }) {
     const { shown, send, slots: around } = useTabs();
     provideSlots(slots, around);
@@ -164,7 +164,7 @@ export const Tabpanel = defineComponent({
     /** Of the tab that shows it. */
     id: required<string>(),
   },
-  slots: Object as SlotsType<{ default?: NothingGiven }>,
+  slots: Object as SlotsType<{ default?: PlainSlot }>,
   setup(props, { attrs, slots }) {
     const { shown, send } = useTabs();
     provideSlots(slots);

@@ -19,9 +19,9 @@ import type { TrailLocation } from '../parts/surroundings.ts';
 import { report, required } from './given.ts';
 import type { LinkSlotProps } from './links.ts';
 import { provideTrail, sharedProps, siteIn, type SharedProps } from './provide.ts';
-import type { NothingGiven } from './slots.ts';
+import type { PlainSlot, SlotGiven } from './slots.ts';
 
-export const trailSlots = Object as SlotsType<{ default?: NothingGiven; link?: LinkSlotProps }>;
+export const trailSlots = Object as SlotsType<{ default?: PlainSlot; link?: SlotGiven<LinkSlotProps> }>;
 
 /**
  * Gives the components within it the site, the position at an address, and who is looking. It is for an app whose address

@@ -2,7 +2,7 @@ import { computed, defineComponent, mergeProps, onMounted, watch, type SlotsType
 import { checkEntryLink, entryLink, entryLinkAttributes, leadsTo } from '../parts/entry-link.ts';
 import { optional, plain, required } from './given.ts';
 import { linkNode, useLinks } from './links.ts';
-import type { NothingGiven } from './slots.ts';
+import type { PlainSlot } from './slots.ts';
 import { useLocation, useSurroundings } from './trail-context.ts';
 
 /**
@@ -28,7 +28,7 @@ export const TrailLink = defineComponent({
     /** Added to the address as it is, beginning with `#`. */
     hash: optional<string>(),
   },
-  slots: Object as SlotsType<{ default?: NothingGiven }>,
+  slots: Object as SlotsType<{ default?: PlainSlot }>,
   setup(props, { attrs, slots }) {
     const trail = useSurroundings();
     const location = useLocation();

@@ -1,0 +1,3 @@
+import { exampleSuite } from '../observatory/example-suite.ts';
+
+exampleSuite('observatory-vue');
