@@ -70,15 +70,6 @@ export abstract class PartElement<
   /** The options of the part, with those that the author has given. */
   protected abstract optionsOf(given: Partial<Options>, around: ElementSurroundings): PartOptions;
 
-  /** What the part draws, where that is not its view alone. */
-  protected viewOf(
-    part: NavigationPart<PartOptions, State, Event>,
-    options: PartOptions,
-    state: State,
-  ): ViewElement<Event> | null {
-    return part.view(options, state);
-  }
-
   /** Called when the element has been drawn, and with null when it is taken away. */
   protected drawn?(root: HTMLElement | null, options: PartOptions | null): void;
 
@@ -250,7 +241,9 @@ export abstract class PartElement<
   }
 
   /** What stands in for a site, for an element that shows no links. */
-  protected readonly needsSite: boolean = true;
+  protected get needsSite(): boolean {
+    return true;
+  }
 
   #bareSource(): TrailSource | null {
     const { defaultView: window } = this.ownerDocument;
@@ -313,7 +306,7 @@ export abstract class PartElement<
   }
 
   #show(part: NavigationPart<PartOptions, State, Event>, options: PartOptions, state: State): void {
-    const view = this.viewOf(part, options, state);
+    const view = part.view(options, state);
     this.#print(part, view);
     const root = (view && this.#printed?.element) ?? null;
     if (this.#connected?.root !== root) {
@@ -358,10 +351,10 @@ export abstract class PartElement<
     written?.remove();
     super.insertBefore(element, this.firstChild);
     this.#list?.clean();
-    // What the list stood in may be left without anything in it.
-    for (const node of this.#slotted.get('content') ?? []) {
-      const isEmpty = isElement(node) && node.children.length === 0 && node.textContent.trim() === '';
-      if (this.#list && node.parentNode === this && isEmpty) node.remove();
+    // Links that the author wrote for people without scripts, where there is a site; or what a list stood in.
+    for (const one of this.ownContent) {
+      const isOver = this.#list ? one.children.length === 0 && one.textContent.trim() === '' : this.needsSite;
+      if (isOver && one.parentNode === this) one.remove();
     }
   }
 

@@ -26,7 +26,10 @@ export class TrailNotice extends PartElement<TrailNoticeOptions, NoticeOptions, 
 
   protected readonly table = noticeAttributes;
   protected readonly dataNames = [];
-  protected override readonly needsSite = false;
+
+  protected override get needsSite(): boolean {
+    return false;
+  }
 
   protected createPart(options: NoticeOptions): NoticePart {
     return new NoticePart(options);

@@ -31,7 +31,8 @@ export type GivenSite = Site | CompiledSite | SiteDefinition;
  * The site of the elements in it, or of all elements of the document that are in none.
  *
  * The site is the property `site`; or JSON in a `script` element of the type `application/json` within it; or the file that
- * the attribute `src` names. The attribute `base` is the path that the site lies under. Where the visitor is, is the address of the page, or the attribute or property `url`.
+ * the attribute `src` names. The attribute `base` is the path that the site lies under,
+ * as a URL reference. Where the visitor is, is the address of the page, or the attribute or property `url`.
  *
  * Events: `trail-action` (with the `action` of a menu's button), `trail-navigate` (before an address is gone to by a script;
  * prevent its default to go there by a router), `trail-warning` (prevent its default to keep it from the console).
@@ -196,11 +197,17 @@ export class TrailSite extends BaseElement implements TrailSource {
       return;
     }
     const name = typeof source === 'string' ? source : 'The site of a trail-site';
-    readSite(source, this.baseURI, this.getAttribute('base')).then(
+    readSite(source, this.baseURI, this.#base()).then(
       (site) => this.#source === source && this.#take(site),
       (error: unknown) => this.#source === source && this.#warn(warning('site-not-loaded', name, error)),
     );
   };
+
+  /** The path that the site lies under; the attribute may be relative to the page. */
+  #base(): string | null {
+    const base = this.getAttribute('base');
+    return base === null ? null : new URL(base, this.baseURI).pathname;
+  }
 
   #take(site: Site): void {
     this.#loaded = site;

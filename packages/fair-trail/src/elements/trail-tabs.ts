@@ -1,23 +1,34 @@
 import type { TabsOptions } from '../core/view/component-options.ts';
+import type { ActionEvent } from '../core/view/menu-view.ts';
 import { attributeName, tabsAttributes } from '../core/view/option-attributes.ts';
 import type { PressEvent } from '../core/view/panel-view.ts';
 import type { TabDescription } from '../core/view/tabs-view.ts';
-import type { ViewElement } from '../core/view/view.ts';
-import { TabRowPart, TabsPart, wholeTabsView, type TabsPartOptions, type TabsPartState } from '../parts/tabs.ts';
+import type { NavigationPart } from '../parts/navigation-part.ts';
+import { TabLinksPart, type TabLinksOptions } from '../parts/tab-links.ts';
+import type { TabsPartOptions } from '../parts/tabs.ts';
+import { WholeTabsPart } from '../parts/whole-tabs.ts';
 import { defineOptions, type Settable } from './options.ts';
 import { PartElement, type ElementSurroundings } from './part-element.ts';
 
 /** The options of a `trail-tabs`: as attributes, or as properties. */
 interface TrailTabsOptions extends Omit<TabsOptions, 'tabs'> {
-  /** The name of the tablist. */
+  /** The name of the tablist, or of the landmark. */
   readonly label?: string;
+  /** The menu whose items it shows, as links that look like tabs. Default: it shows tabs with panels. */
+  readonly menu?: string;
 }
+
+/** Of tabs, or of links that look like them. */
+type EitherOptions = TabsPartOptions | TabLinksOptions;
 
 const dataNames = ['tabs', 'selected'];
 
 /**
  * Tabs with panels: each element in it is a panel. Its tab has the label in `data-label`, or else its first heading, and the id
  * in `data-tab`, or else a number. It needs no site.
+ *
+ * With the attribute `menu`, it shows the items of that menu instead, as links that look like tabs: for pages beside each
+ * other.
  *
  * Templates: `icon`, for a panel with `data-icon`. Properties: `selected`; `tabs`, where they are not to be read from the
  * panels. Event: `trail-select`, with `id`.
@@ -28,58 +39,38 @@ const dataNames = ['tabs', 'selected'];
  *   <section data-tab="sounds" data-label="Sounds">…</section>
  * </trail-tabs>
  */
-export class TrailTabs extends PartElement<TrailTabsOptions, TabsPartOptions, TabsPartState, PressEvent> {
+export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unknown, PressEvent | ActionEvent> {
   static readonly observedAttributes = Object.keys(tabsAttributes).map(attributeName);
 
   protected readonly table = tabsAttributes;
   protected readonly dataNames = dataNames;
-  protected override readonly needsSite = false;
-  #part: TabsPart | null = null;
-  #row: { readonly part: TabRowPart; readonly root: HTMLElement; readonly end: () => void } | null = null;
   #read: readonly TabDescription[] = [];
 
-  protected createPart(options: TabsPartOptions): TabsPart {
-    return (this.#part = new TabsPart(options));
+  protected override get needsSite(): boolean {
+    return this.optionOf('menu') !== undefined;
+  }
+
+  protected createPart(options: EitherOptions): NavigationPart<EitherOptions, unknown, PressEvent | ActionEvent> {
+    const part = 'menu' in options ? new TabLinksPart(options) : new WholeTabsPart(options);
+    // It is given the options that it was made for: they are of one kind as long as the element is.
+    return part as NavigationPart<EitherOptions, unknown, PressEvent | ActionEvent>;
   }
 
   protected optionsOf(
-    { label = '', ...given }: Partial<TrailTabsOptions>,
-    { trail, url, id }: ElementSurroundings,
-  ): TabsPartOptions {
+    { label = '', menu, ...given }: Partial<TrailTabsOptions>,
+    around: ElementSurroundings,
+  ): EitherOptions {
+    const slots = { icon: this.isIconDrawn };
+    if (menu !== undefined) return { ...around, menu, label, widths: given.widths, slots };
     return {
       ...given,
+      ...around,
       label,
-      trail,
-      url,
-      id,
       tabs: (this.dataOf('tabs') as readonly TabDescription[] | undefined) ?? this.#tabsNow(),
       selected: this.dataOf('selected') as string | undefined,
       onSelect: (selected) => this.report('select', { id: selected }),
-      slots: { icon: this.isIconDrawn },
+      slots,
     };
-  }
-
-  protected override viewOf(
-    _: unknown,
-    options: TabsPartOptions,
-    state: TabsPartState,
-  ): ViewElement<PressEvent> | null {
-    return this.#part && wholeTabsView(this.#part.shown(options, state));
-  }
-
-  protected override drawn(root: HTMLElement | null, options: TabsPartOptions | null): void {
-    const list = root?.querySelector<HTMLElement>('[role="tablist"]') ?? null;
-    if (this.#row?.root !== list) {
-      this.#row?.end();
-      this.#row = null;
-    }
-    if (!list || !options || !this.#part) return;
-    const rowOptions = { shown: this.#part.shown(options), send: this.#part.send };
-    if (!this.#row) {
-      const part = new TabRowPart(rowOptions);
-      this.#row = { part, root: list, end: part.connect(list) };
-    }
-    this.#row.part.drawn(rowOptions);
   }
 
   protected override contentFor(tab: string): readonly ChildNode[] {

@@ -31,7 +31,7 @@ import { LanguagesPart, PageLayoutPart, SkipLinkPart } from '../parts/plain-part
 import { SidebarPart } from '../parts/sidebar.ts';
 import { fixedLocation, surroundingsOf, type Surroundings } from '../parts/surroundings.ts';
 import { TabLinksPart } from '../parts/tab-links.ts';
-import { TabsPart, wholeTabsView } from '../parts/tabs.ts';
+import { WholeTabsPart } from '../parts/whole-tabs.ts';
 
 /** What a page is written for. */
 export interface PageHtmlOptions {
@@ -195,13 +195,14 @@ export function pageHtml(options: PageHtmlOptions): PageHtml {
     tabs({ contents, icon, ...tabs }) {
       const id = nextId();
       const given = { ...tabs, trail, url, id, slots: { icon: icon !== undefined } };
-      const view = wholeTabsView(new TabsPart(given).shown(given));
+      const view = new WholeTabsPart(given).view(given);
       const slots = { content: (tab: string) => contents[tab] ?? '', icon };
       return inElement('trail-tabs', id, attributesOf(tabsAttributes, tabs), view, slots);
     },
     tabLinks({ icon, ...links }) {
-      const given = { ...links, trail, position, id: nextId(), slots: { icon: icon !== undefined } };
-      return written(drawn(TabLinksPart, given), { icon });
+      const id = nextId();
+      const view = drawn(TabLinksPart, { ...links, trail, position, id, slots: { icon: icon !== undefined } });
+      return inElement('trail-tabs', id, attributesOf(tabsAttributes, links), view, { icon });
     },
     footer({ form, foot, icon, ...footer } = {}) {
       const id = nextId();

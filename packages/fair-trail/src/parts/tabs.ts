@@ -1,8 +1,8 @@
 import { initialTabs, nextTabs, type TabsEffect, type TabsEvent, type TabsState } from '../core/interaction/tabs.ts';
 import type { TabsOptions } from '../core/view/component-options.ts';
 import type { PressEvent } from '../core/view/panel-view.ts';
-import { tablistView, tabpanelView, tabsView, type TablistViewOptions } from '../core/view/tabs-view.ts';
-import { slot, type ViewElement } from '../core/view/view.ts';
+import { tablistView, tabsView, type TablistViewOptions } from '../core/view/tabs-view.ts';
+import type { ViewElement } from '../core/view/view.ts';
 import { watchEdges } from '../dom/edges.ts';
 import { watchFocusWithin, type FocusWatch } from '../dom/focus.ts';
 import { queryValue, withQueryValue } from '../dom/query.ts';
@@ -166,21 +166,6 @@ function hashValue(url: string): string | null {
     // It is no text, and so no tab's id.
     return null;
   }
-}
-
-/**
- * Tabs with the tablist and all panels that are in the document, for where the app does not arrange them itself. The slot
- * of a panel is `content`, about the id of its tab.
- */
-export function wholeTabsView(shown: TablistViewOptions): ViewElement<PressEvent> {
-  const { tabs, state, idPrefix, panels, orientation } = shown;
-  const contents = tabs
-    .filter(({ id }) => panels.includes(id))
-    .map(({ id, label }) => {
-      const panel = tabpanelView({ id, label, selected: state.selected === id, idPrefix });
-      return { ...panel, key: `panel/${id}`, children: [slot('content', id)] };
-    });
-  return { ...tabsView(orientation), children: [tablistView(shown), ...contents] };
 }
 
 /** The options of the row of tabs. */

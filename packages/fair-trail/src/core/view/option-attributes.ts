@@ -134,8 +134,8 @@ export const breadcrumbsAttributes: AttributeTable<BreadcrumbsOptions> = {
 };
 
 /** Of `trail-tabs`. */
-export const tabsAttributes: AttributeTable<Omit<TabsOptions, 'tabs'> & { readonly label?: string }> = {
-  label: text,
+export const tabsAttributes: AttributeTable<Omit<TabsOptions, 'tabs'> & MenuAttributes> = {
+  ...menuAttributes,
   initial: text,
   activation: word('automatic', 'manual'),
   orientation: word('horizontal', 'vertical'),
