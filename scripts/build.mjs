@@ -1,6 +1,10 @@
-/** Builds all packages and the example. */
-import { installPackages, root, runTool } from './run.mjs';
+/** Builds all packages, and the examples as they are served together: at `/`, `/vue/` and `/plain/`. */
+import { installPackages, root } from './run.mjs';
 
 installPackages();
 await import('./build-packages.mjs');
-runTool('vite/bin/vite.js', ['build', `${root}examples/observatory-react`, '--logLevel', 'warn']);
+const { buildApp, copyPlainPages } = await import('./build-example.mjs');
+const served = `${root}.build/served`;
+buildApp('observatory-react', { base: '/', outDir: served });
+buildApp('observatory-vue', { base: '/vue/', outDir: `${served}/vue` });
+copyPlainPages({ base: '/plain/', outDir: `${served}/plain`, isPrinted: true });
