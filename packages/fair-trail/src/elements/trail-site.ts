@@ -2,7 +2,7 @@ import { siteOf } from '../core/site/load.ts';
 import type { CompiledSite } from '../core/site/compiled.ts';
 import type { SiteDefinition } from '../core/site/definition.ts';
 import type { Audience } from '../core/site/entry.ts';
-import { locate, samePosition } from '../core/site/locate.ts';
+import { locate, samePosition, type Position } from '../core/site/locate.ts';
 import type { Badges } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
 import type { Site } from '../core/site/site.ts';
@@ -17,6 +17,7 @@ import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/
 import { readAttributes } from './attributes.ts';
 import { BaseElement } from './base-element.ts';
 import { offerTrail, type TrailSource } from './document-trails.ts';
+import { pagePath } from './list-site.ts';
 import { addressOfWindow, followAddress, goTo, whenRestored } from './page-address.ts';
 import { takeProperties } from './properties.ts';
 
@@ -128,7 +129,7 @@ export class TrailSite extends BaseElement implements TrailSource {
     const url = this.url ?? addressOfWindow(window);
     const last = this.#location;
     if (last?.url === url) return last;
-    const position = locate(this.#loaded, url);
+    const position = positionOf(this.#loaded, url, this.url === undefined);
     this.#location = { url, position: last && samePosition(last.position, position) ? last.position : position };
     return this.#location;
   }
@@ -249,6 +250,15 @@ export class TrailSite extends BaseElement implements TrailSource {
     goTo(window, url, options.history === 'replace');
     this.#change(false);
   };
+}
+
+/** @param isOfFile whether the address may be that of a file, with what servers leave out of it */
+function positionOf(site: Site, url: string, isOfFile: boolean): Position {
+  const position = locate(site, url);
+  if (position.status === 'exact' || !isOfFile) return position;
+  const [path = '', search = ''] = url.split(/(?=[?#])/u);
+  const page = locate(site, `${pagePath(path)}${search}`);
+  return page.status === 'exact' ? page : position;
 }
 
 /** Whether it is a site already, or compiled: then nothing has to be checked. */

@@ -174,7 +174,8 @@ function treeOf(root: Element): string {
     ids.set(id, name);
     return name;
   };
-  const look = (node: Node, indent: string): void => {
+  // What makes a custom element inert, makes what it shows inert.
+  const look = (node: Node, indent: string, isInert = false): void => {
     if (node.nodeType === 3 && node.textContent !== '') lines.push(`${indent}"${node.textContent ?? ''}"`);
     if (!(node instanceof Element)) return;
     const isOurs = node.localName.startsWith('trail-') || node.localName === 'template' || node === root;
@@ -185,9 +186,12 @@ function treeOf(root: Element): string {
         if (name === 'data-ft-sidebar') return name;
         return `${name}=${value}`;
       });
+      if (isInert && !node.hasAttribute('inert')) attributes.push('inert=');
       lines.push(`${indent}${node.localName} ${attributes.sort().join(' ')}`);
     }
-    for (const child of node.childNodes) look(child, isOurs ? indent : `${indent}  `);
+    for (const child of node.childNodes) {
+      look(child, isOurs ? indent : `${indent}  `, isOurs && node.hasAttribute('inert'));
+    }
   };
   look(root, '');
   return lines.join('\n');

@@ -1,0 +1,177 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { serveFolder } from '@fair-trail/cli/audit';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { chromiumArguments, findChromium } from '../../scripts/chromium.mjs';
+import { complaintsIn } from '../observatory/complaints.ts';
+
+/** The plain pages: as they are, printed by a server, from a disk, and without scripts. */
+
+let served: Awaited<ReturnType<typeof serveFolder>>;
+let browser: Browser;
+let context: BrowserContext;
+let complaints: string[] = [];
+
+beforeAll(async () => {
+  served = await serveFolder('.build', 'observatory/shell.html');
+  browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
+});
+beforeEach(async () => {
+  context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  complaints = complaintsIn(context);
+});
+afterEach(async () => {
+  await context.close();
+  expect(complaints).toEqual([]);
+});
+afterAll(async () => {
+  await browser.close();
+  served.close();
+});
+
+const marked = (page: Page) =>
+  page.evaluate(`[...document.querySelectorAll('nav[aria-label="Main"] [aria-current]')].map((one) =>
+    one.getAttribute('aria-current') + ' ' + one.querySelector('.ft-label').textContent)`);
+
+/** The links of the page that can be seen and reached, by their text. */
+const reachable = (page: Page) =>
+  page.evaluate(`[...document.querySelectorAll('nav a')].filter((one) =>
+    one.checkVisibility({ visibilityProperty: true }) && one.getBoundingClientRect().right <= innerWidth + 1
+  ).map((one) => one.textContent.trim())`) as Promise<string[]>;
+
+describe.each(['plain', 'printed'])('%s', (folder) => {
+  const open = async (address: string) => {
+    const page = await context.newPage();
+    await page.goto(`${served.url}${folder}${address}`);
+    return page;
+  };
+
+  test.each([
+    ['/', ['page Today']],
+    ['/hides/reedbed', ['true Hides', 'page Reedbed Hide']],
+    ['/hides/reedbed.html?from=mail#map', ['true Hides', 'page Reedbed Hide']],
+    ['/species/curlew', ['true Species']],
+    ['/visit/getting-here/causeway', ['true Visit', 'true Getting here', 'page Crossing the causeway']],
+  ])('the mark on %s is right, under a policy that allows nothing but the site’s own files', async (address, marks) => {
+    await context.route('**/*', async (route) => {
+      const response = await route.fetch();
+      const headers = { ...response.headers(), 'content-security-policy': "default-src 'self'" };
+      await route.fulfill({ response, headers });
+    });
+    const page = await open(address);
+    await expect.poll(() => marked(page)).toEqual(marks);
+  });
+
+  test('panels, tabs, breadcrumbs and the desk work, from page to page', async () => {
+    const page = await open('/hides/reedbed');
+    await page.getByRole('button', { name: 'Pages in Visit' }).click();
+    await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Guided walks' }).click();
+    await expect.poll(() => page.title()).toBe('Guided walks · Marram Point Bird Observatory');
+    await expect.poll(() => marked(page)).toEqual(['true Visit', 'page Guided walks']);
+    await page.goto(`${served.url}${folder}/species/avocet?part=sounds`);
+    await page.getByText('Nobody has brought a microphone yet').waitFor();
+    await page.getByRole('tab', { name: 'Sightings' }).click();
+    await expect.poll(() => new URL(page.url()).search).toBe('?part=sightings');
+    await page.getByRole('button', { name: 'Pages beside Species' }).click();
+    await page.getByRole('navigation', { name: 'Breadcrumbs' }).getByRole('link', { name: 'Tides' }).click();
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('button', { name: 'Pages in Ringing log' }).click();
+    await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Data desk' }).click();
+    const desk = page.getByRole('navigation', { name: 'Data desk' });
+    await desk
+      .getByRole('button', { name: 'Pages in Nets' })
+      .or(desk.getByRole('button', { name: 'Nets' }))
+      .first()
+      .click();
+    await desk.getByRole('link', { name: 'Garden nets' }).click();
+    await expect.poll(() => page.locator('h1').textContent()).toBe('Garden nets');
+  });
+});
+
+test('what is printed is taken over without a moved pixel', async () => {
+  for (const [width, height] of [
+    [1280, 800],
+    [320, 640],
+  ] as const) {
+    const page = await context.newPage();
+    await page.setViewportSize({ width, height });
+    await page.addInitScript(`
+      window.shifts = [];
+      // In the bar, the room that is kept for what only ringers see is given back once it is known who is looking.
+      const moved = ({ sources }) => sources.map(({ node }) => node).filter((node) => !node.parentElement.closest('.ft-bar'));
+      new PerformanceObserver((list) => window.shifts.push(...list.getEntries().flatMap(moved).map(String)))
+        .observe({ type: 'layout-shift', buffered: true });
+    `);
+    await page.goto(`${served.url}printed/species/curlew`);
+    await page.getByRole('tab', { name: 'Sounds' }).waitFor();
+    await page.waitForTimeout(300);
+    expect(await page.evaluate('window.shifts')).toEqual([]);
+  }
+});
+
+describe('without scripts', () => {
+  test.each([1280, 320])('every link of a printed page is there at %i px, and no dead button', async (width) => {
+    const silent = await browser.newContext({ javaScriptEnabled: false, viewport: { width, height: 800 } });
+    const page = await silent.newPage();
+    await page.goto(`${served.url}printed/hides`);
+    const links = await page.locator('nav[aria-label="Main"] a').allTextContents();
+    expect(links.length).toBeGreaterThan(15);
+    const seen = await page.locator('nav[aria-label="Main"] a').evaluateAll((all) =>
+      all
+        .filter((one) => {
+          const { right, width: own } = one.getBoundingClientRect();
+          return one.checkVisibility({ visibilityProperty: true }) && own > 0 && right <= window.innerWidth + 1;
+        })
+        .map((one) => one.textContent),
+    );
+    expect(seen).toEqual(links);
+    expect(await page.locator('button:visible').count()).toBe(0);
+    await silent.close();
+  });
+
+  test('the links that are written into a plain page are there', async () => {
+    const silent = await browser.newContext({ javaScriptEnabled: false });
+    const page = await silent.newPage();
+    await page.goto(`${served.url}plain/hides`);
+    expect(await page.locator('nav a:visible').allTextContents()).toEqual([
+      'Today',
+      'Hides',
+      'Species',
+      'Ringing log',
+      'Tides',
+      'Visit',
+      'About',
+    ]);
+    await silent.close();
+  });
+});
+
+test('a page on a disk has a bar and breadcrumbs of its own list, by one script and one stylesheet', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'plain-'));
+  for (const file of ['bar.js', 'styles.css']) {
+    writeFileSync(path.join(folder, file), readFileSync(`packages/fair-trail/dist/${file}`));
+  }
+  const write = (name: string) =>
+    writeFileSync(
+      path.join(folder, name),
+      `<!doctype html><html lang="en"><meta charset="utf-8" /><title>${name}</title>
+      <link rel="stylesheet" href="styles.css" /><script src="bar.js"></script>
+      <trail-bar><nav aria-label="Main"><ul>
+        <li><a href="index.html">Today</a></li>
+        <li><a href="hides.html">Hides</a><ul><li><a href="reedbed.html">Reedbed</a></li></ul></li>
+      </ul></nav></trail-bar>
+      <trail-breadcrumbs></trail-breadcrumbs><main>${name}</main></html>`,
+    );
+  for (const name of ['index.html', 'hides.html', 'reedbed.html']) write(name);
+  const page = await context.newPage();
+  await page.goto(pathToFileURL(path.join(folder, 'index.html')).href);
+  await page.getByRole('button', { name: 'Pages in Hides' }).click();
+  await page.getByRole('link', { name: 'Reedbed' }).click();
+  await expect.poll(() => page.title()).toBe('reedbed.html');
+  await expect.poll(() => marked(page)).toEqual(['true Hides', 'page Reedbed']);
+  expect(await reachable(page)).toContain('Today');
+  rmSync(folder, { recursive: true });
+});
