@@ -29,5 +29,14 @@ export default defineConfig(
     files: ['**/*.tsx', 'packages/fair-trail/src/react/**/*.ts'],
     extends: [reactHooks.configs.flat.recommended],
   },
+  {
+    files: ['packages/fair-trail/src/elements/*.ts'],
+    rules: {
+      // The properties of an element's options are defined on its prototype, and declared by an interface.
+      '@typescript-eslint/no-unsafe-declaration-merging': 'off',
+    },
+  },
   { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
+  // Of a page without a build.
+  { files: ['examples/observatory-static/*.js'], languageOptions: { globals: globals.browser } },
 );

@@ -16,7 +16,7 @@ export function publicEntries() {
     const home = path.join(root, 'packages', name);
     const manifest = JSON.parse(readFileSync(path.join(home, 'package.json'), 'utf8'));
     return Object.entries(manifest.exports).flatMap(([entry, { types }]) =>
-      types && !/^\.\/(?:internal\/|early)/u.test(entry)
+      types && !/^\.\/(?:internal\/|.*\.js$)/u.test(entry)
         ? [{ module: path.posix.join(manifest.name, entry), file: path.join(home, types) }]
         : [],
     );
@@ -75,7 +75,7 @@ function describe(symbol, checker) {
     throws: tagged('throws'),
     examples: tagged('example'),
     declarations,
-    signature: declarations.map(signatureOf).join('\n'),
+    signature: declarations.map((one) => propertiesOf(one, symbol.name, checker) ?? signatureOf(one)).join('\n'),
     others: [],
   };
 }
@@ -88,6 +88,28 @@ function commented(declaration) {
 function signatureOf(declaration) {
   const text = commented(declaration).getText();
   return text.replace(/^export (?:default )?/u, '').replaceAll(/\n\s*(?:#private|private [^;]*);/gu, '');
+}
+
+/**
+ * A component of Vue, by the properties that it takes: what the compiler infers for it fills pages. Null for what is none.
+ */
+function propertiesOf(declaration, name, checker) {
+  if (!ts.isVariableDeclaration(declaration) || !declaration.getText().includes('DefineComponent')) return null;
+  const [made] = checker.getTypeAtLocation(declaration).getConstructSignatures();
+  const given = made?.getReturnType().getProperty('$props');
+  if (!given) return null;
+  const isOurs = (property) =>
+    property.declarations?.some((one) => one.getSourceFile().fileName.startsWith(path.join(root, 'packages')));
+  const own = checker.getPropertiesOfType(checker.getTypeOfSymbol(given)).filter(isOurs);
+  const fields = own.map((property) => {
+    const type = checker.getNonNullableType(checker.getTypeOfSymbol(property));
+    const isOptional = (property.flags & ts.SymbolFlags.Optional) !== 0;
+    const comment = ts.displayPartsToString(property.getDocumentationComment(checker)).replaceAll(/\s*\n\s*/gu, ' ');
+    const text = checker.typeToString(type, undefined, ts.TypeFormatFlags.NoTruncation).replaceAll(/import\("[^"]*"\)\./gu, '');
+    const written = /^\w+$/u.test(property.name) ? property.name : `'${property.name}'`;
+    return `  ${comment === '' ? '' : `/** ${comment} */\n  `}${written}${isOptional ? '?' : ''}: ${text};`;
+  });
+  return `declare const ${name}: Component<{\n${fields.join('\n')}\n}>;`;
 }
 
 /** A type that is made of another one, with the fields that it comes to; null for one that is written as it is. */

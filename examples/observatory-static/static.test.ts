@@ -38,9 +38,9 @@ const marked = (page: Page) =>
 
 /** The links of the page that can be seen and reached, by their text. */
 const reachable = (page: Page) =>
-  page.evaluate(`[...document.querySelectorAll('nav a')].filter((one) =>
+  page.evaluate<string[]>(`[...document.querySelectorAll('nav a')].filter((one) =>
     one.checkVisibility({ visibilityProperty: true }) && one.getBoundingClientRect().right <= innerWidth + 1
-  ).map((one) => one.textContent.trim())`) as Promise<string[]>;
+  ).map((one) => one.textContent.trim())`);
 
 describe.each(['plain', 'printed'])('%s', (folder) => {
   const open = async (address: string) => {

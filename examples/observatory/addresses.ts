@@ -6,8 +6,9 @@ export function addressesOf(site: Site, records: SiteRecords): readonly string[]
     .filter(({ outside }) => !outside)
     .flatMap((entry) => {
       const own = entry.records === null ? undefined : records[entry.records];
-      const list = Array.isArray(own) ? own.map(({ params }) => params) : [{}];
-      return list.map((params) => hrefOf(site, entry, params));
+      return own === undefined || typeof own === 'string'
+        ? [hrefOf(site, entry)]
+        : own.map(({ params }) => hrefOf(site, entry, params));
     });
   return addresses.filter((address) => address !== null);
 }

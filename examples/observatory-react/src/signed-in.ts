@@ -6,7 +6,6 @@ const key = 'observatory-signed-in';
 export function useSignedIn(): readonly [signedIn: boolean | null, change: (signedIn: boolean) => void] {
   const [signedIn, setSignedIn] = useState<boolean | null>(null);
   // What the browser keeps can be known only once the page is in it.
-  // eslint-disable-next-line react-hooks/set-state-in-effect -- See above.
   useEffect(() => setSignedIn(read()), []);
   const change = useCallback((next: boolean) => {
     setSignedIn(next);

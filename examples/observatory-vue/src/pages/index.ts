@@ -73,5 +73,6 @@ export const pages: StagePages = {
 export async function loadPage(url: string): Promise<void> {
   const { entry, status } = locate(site, url);
   const page = entry && status === 'exact' ? pages[entry.id] : undefined;
-  if (page && 'load' in page) await page.load().catch(() => undefined);
+  // Whatever a component has, only a lazy page can be loaded.
+  if (page && 'load' in page) await (page as ReturnType<typeof lazyPage>).load().catch(() => undefined);
 }

@@ -63,7 +63,10 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
     'Give each list to one element. Another menu with the same links is written with a "trail-site".',
   ],
   'attribute-unknown': ['is not an attribute of this element', 'See the table of its attributes.'],
-  'attribute-value': ['is not a value of this attribute; it is treated as if it were not there', 'Use one of its values.'],
+  'attribute-value': [
+    'is not a value of this attribute; it is treated as if it were not there',
+    'Use one of its values.',
+  ],
 };
 
 /** More of an address than this tells nobody anything. */

@@ -1,3 +1,3 @@
 /** A server has no elements, and may load this module all the same. */
 export const BaseElement: typeof HTMLElement =
-  typeof HTMLElement === 'undefined' ? (class {} as typeof HTMLElement) : HTMLElement;
+  typeof HTMLElement === 'undefined' ? (Object as unknown as typeof HTMLElement) : HTMLElement;

@@ -11,7 +11,6 @@ import { marram } from '../core/site/site.samples.ts';
 import { countObservers } from '../dom/count-observers.samples.ts';
 import { pageHtml } from '../html/page-html.ts';
 import { make, set, show, write } from './mount.samples.ts';
-import type { TrailSite } from './trail-site.ts';
 
 /** What only custom elements have to do, besides the contracts that all components keep. */
 
@@ -200,7 +199,9 @@ test('a page that was kept by the browser shows where it is when it comes back',
 test('what happens is reported by events, and the app may decide', async () => {
   const bar = make('trail-bar', { alwaysToggle: true, expanded: false });
   const asked = vi.fn();
-  bar.addEventListener('trail-toggle', (event) => asked((event as CustomEvent<{ expanded: boolean }>).detail.expanded));
+  bar.addEventListener('trail-toggle', (event) => {
+    asked((event as CustomEvent<{ expanded: boolean }>).detail.expanded);
+  });
   show(make('trail-site', { site, url: '/' }, bar));
   const menu = nav.getByRole('button', { name: 'Menu' });
   await menu.click();
@@ -287,7 +288,7 @@ describe('made by a framework', () => {
         </trail-bar>
       </trail-site>
     `;
-    const dispose = solid(() => createComponent(App, {}) as never, container);
+    const dispose = solid(() => createComponent(App, {}), container);
     await expect.element(page.getByText('First')).toBeVisible();
     await expect.element(page.getByText('End')).toBeVisible();
     setLabel('Second');
@@ -328,7 +329,7 @@ test('properties that were set before the element was defined count', async () =
   const frame = document.createElement('iframe');
   show(frame);
   const inner = frame.contentDocument ?? document;
-  const early = inner.createElement('trail-site') as TrailSite;
+  const early = inner.createElement('trail-site');
   // In a document without our definitions it is any element.
   Object.assign(early, { site, url: '/hides' });
   early.append(inner.createElement('trail-bar'));

@@ -17,4 +17,16 @@ defineElements({
   'trail-notice': TrailNotice,
 });
 
+declare global {
+  interface HTMLElementTagNameMap {
+    'trail-site': TrailSite;
+    'trail-bar': TrailBar;
+    'trail-sidebar': TrailSidebar;
+    'trail-tabs': TrailTabs;
+    'trail-breadcrumbs': TrailBreadcrumbs;
+    'trail-footer': TrailFooter;
+    'trail-notice': TrailNotice;
+  }
+}
+
 export { TrailBar, TrailBreadcrumbs, TrailFooter, TrailNotice, TrailSidebar, TrailSite, TrailTabs };

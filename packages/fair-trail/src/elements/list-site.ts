@@ -65,7 +65,7 @@ export function listSite(list: readonly ListEntry[], language: string): Site {
     audiences: null,
     base: '',
     caseSensitive: true,
-    home: (home !== undefined && byPath.get(home)) || null,
+    home: byPath.get(home ?? '') ?? null,
     entries,
     menus: new Map(entries.length > 0 ? [['main', main]] : []),
     entry: (id) => byId.get(id),

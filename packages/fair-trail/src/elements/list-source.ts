@@ -61,7 +61,7 @@ export class ListSource implements TrailSource {
       const { site } = this.surroundings;
       this.#location = { url, position: locate(site, { pathname: this.#window.location.pathname }) };
     }
-    return this.#location as TrailLocation;
+    return this.#location;
   }
 
   subscribe(listener: () => void): () => void {
@@ -154,7 +154,7 @@ export class ListSource implements TrailSource {
     const within = (selector: string) =>
       [...item.querySelectorAll(selector)].find((one) => one.parentElement?.closest('li') === item) ?? null;
     const list = within(lists);
-    const isBeforeList = (one: Element) => !list || !list.contains(one);
+    const isBeforeList = (one: Element) => !list?.contains(one);
     const lead =
       [...item.querySelectorAll('a, button, summary')].find(
         (one) => one.parentElement?.closest('li') === item && isBeforeList(one),

@@ -15,8 +15,8 @@ export function write(html: string): HTMLElement {
 }
 
 /** An element with these properties, attributes and children. What is undefined is left out. */
-export function make<Name extends string>(
-  name: Name,
+export function make(
+  name: string,
   properties: Readonly<Record<string, unknown>> = {},
   ...children: readonly (Node | string)[]
 ): HTMLElement {
@@ -30,7 +30,7 @@ export function make<Name extends string>(
 export function set(element: HTMLElement, properties: Readonly<Record<string, unknown>>): void {
   for (const [name, value] of Object.entries(properties)) {
     if (name in element) (element as unknown as Record<string, unknown>)[name] = value;
-    else if (value !== undefined) element.setAttribute(name, String(value));
+    else if (value !== undefined) element.setAttribute(name, value as string);
   }
 }
 

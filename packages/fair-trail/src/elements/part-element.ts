@@ -191,9 +191,7 @@ export abstract class PartElement<
   }
 
   /** What the author has written for one of several places, such as the panel of a tab. */
-  protected contentFor(_about: string): readonly ChildNode[] {
-    return [];
-  }
+  protected contentFor?(about: string): readonly ChildNode[];
 
   /** Reports what has happened to the app. */
   protected report(type: string, detail: Readonly<Record<string, unknown>>): void {
@@ -241,13 +239,13 @@ export abstract class PartElement<
   }
 
   /** What stands in for a site, for an element that shows no links. */
-  protected get needsSite(): boolean {
+  protected needsSite(): boolean {
     return true;
   }
 
   #bareSource(): TrailSource | null {
     const { defaultView: window } = this.ownerDocument;
-    return this.needsSite || !window ? null : (this.#bare ??= bareTrail(window));
+    return this.needsSite() || !window ? null : (this.#bare ??= bareTrail(window));
   }
 
   #bare: TrailSource | null = null;
@@ -353,7 +351,7 @@ export abstract class PartElement<
     this.#list?.clean();
     // Links that the author wrote for people without scripts, where there is a site; or what a list stood in.
     for (const one of this.ownContent) {
-      const isOver = this.#list ? one.children.length === 0 && one.textContent.trim() === '' : this.needsSite;
+      const isOver = this.#list ? one.children.length === 0 && one.textContent.trim() === '' : this.needsSite();
       if (isOver && one.parentNode === this) one.remove();
     }
   }
@@ -415,7 +413,7 @@ export abstract class PartElement<
       const drawing = slot.about === '' ? null : this.#iconFor(slot.about);
       return drawing ? [drawing as ChildNode] : [];
     }
-    if (!repeated.has(name)) return this.#slotted.get(name) ?? this.contentFor(slot.about);
+    if (!repeated.has(name)) return this.#slotted.get(name) ?? this.contentFor?.(slot.about) ?? [];
     const [template] = this.#templates(name, slot.about);
     return template ? [...(template.content.cloneNode(true) as DocumentFragment).childNodes] : [];
   }

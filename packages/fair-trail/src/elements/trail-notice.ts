@@ -27,7 +27,7 @@ export class TrailNotice extends PartElement<TrailNoticeOptions, NoticeOptions, 
   protected readonly table = noticeAttributes;
   protected readonly dataNames = [];
 
-  protected override get needsSite(): boolean {
+  protected override needsSite(): boolean {
     return false;
   }
 

@@ -46,7 +46,7 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
   protected readonly dataNames = dataNames;
   #read: readonly TabDescription[] = [];
 
-  protected override get needsSite(): boolean {
+  protected override needsSite(): boolean {
     return this.optionOf('menu') !== undefined;
   }
 

@@ -9,6 +9,8 @@ import { defineSite } from '../core/site/define.ts';
 import { anyAddress, anySite } from '../core/site/site.samples.ts';
 import type { Site } from '../core/site/site.ts';
 import type { BarOptions, BreadcrumbsOptions, SidebarOptions } from '../core/view/component-options.ts';
+// What an option loads when it is used is there at once, as in the second of them.
+import '../dom/fit-items.ts';
 import '../elements/index.ts';
 import { Breadcrumbs } from '../react/breadcrumbs.tsx';
 import { FooterNav } from '../react/footer-nav.tsx';

@@ -55,7 +55,7 @@ export function contentAt<Page, Layout extends object>(
       key: `layout ${on.id}`,
       page: null,
       // Of an object with a layout, this is that; all else is a layout itself.
-      layout: (isPlain ? given : given.layout) as Layout,
+      layout: isPlain ? given : given.layout,
       depth: index + 1,
       arrival: (isPlain ? undefined : given.arrival) ?? arrival,
     };

@@ -23,16 +23,15 @@ import type { TrailAt } from './trail-at.ts';
 import type { TrailLink } from './trail-link.ts';
 import type { Trail } from './trail.ts';
 
-interface AnyComponent {
-  new (...given: never[]): { readonly $props: object };
-}
+type AnyComponent = new (...given: never[]) => { readonly $props: object };
 
 /** A component, some of whose properties have narrower types; `Without` are those that it has no more. */
-interface Narrowed<Component extends AnyComponent, Own, Without extends string = never> {
-  new (...given: never[]): Omit<InstanceType<Component>, '$props'> & {
-    readonly $props: Omit<InstanceType<Component>['$props'], keyof Own | Without> & Own;
-  };
-}
+type Narrowed<Component extends AnyComponent, Own, Without extends string = never> = new (...given: never[]) => Omit<
+  InstanceType<Component>,
+  '$props'
+> & {
+  readonly $props: Omit<InstanceType<Component>['$props'], keyof Own | Without> & Own;
+};
 
 /** A menu has to be named where the site has none of the name that is the default. */
 type MenuProps<Definition extends SiteShape, Usual extends string> =
@@ -43,8 +42,10 @@ type MenuProps<Definition extends SiteShape, Usual extends string> =
 type ByEntry<Definition extends SiteShape, Value> = Readonly<Partial<Record<EntryId<Definition>, Value>>>;
 
 // An entry without params has the empty object type, and means it.
+/* eslint-disable @typescript-eslint/no-generated-empty-object-type */
 type ParamsProps<Params> =
   Record<never, never> extends Params ? { readonly params?: Params | undefined } : { readonly params: Params };
+/* eslint-enable @typescript-eslint/no-generated-empty-object-type */
 
 interface TrailProps<Definition extends SiteShape> {
   readonly audience?: readonly AudienceName<Definition>[] | 'unknown' | undefined;

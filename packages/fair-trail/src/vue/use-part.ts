@@ -11,6 +11,7 @@ import {
   ssrContextKey,
   useSlots,
   type Ref,
+  type ShallowRef,
   type Slots,
   type VNode,
 } from 'vue';
@@ -57,8 +58,8 @@ export function usePart<
   others?: Slots,
 ): UsedPart<Part, Options, State, Event> {
   const part = new create(optionsNow());
-  const state = shallowRef(isDrawnAlready() ? part.readRendered() : part.read());
-  let drawn: { readonly options: Options; readonly state: State } | null = null;
+  const state: ShallowRef<State> = shallowRef(isDrawnAlready() ? part.readRendered() : part.read());
+  const drawn: { last: { readonly options: Options; readonly state: State } | null } = { last: null };
   provideSlots(useSlots(), others);
   const printer = usePrinter(part.send);
   let root: HTMLElement | null = null;
@@ -72,7 +73,7 @@ export function usePart<
       disconnect();
       connection = root && { root, end: part.connect(root) };
     }
-    if (drawn) part.drawn(drawn.options, drawn.state);
+    if (drawn.last) part.drawn(drawn.last.options, drawn.last.state);
   };
   let stop: (() => void) | undefined;
   onMounted(() => {
@@ -96,7 +97,7 @@ export function usePart<
       const options = optionsNow();
       const now = state.value;
       const view = part.view(options, now);
-      drawn = { options, state: now };
+      drawn.last = { options, state: now };
       return { options, state: now, view };
     },
     print: (view, added) => printer.value.printWith(view, added, keepRoot),
@@ -112,5 +113,5 @@ export function usePrinter<Event>(send: (event: Event) => void): { readonly valu
 
 /** Whether a server draws the component, or has drawn it: then the first drawing must be what the server knows. */
 function isDrawnAlready(): boolean {
-  return inject(ssrContextKey, null) !== null || Boolean(getCurrentInstance()?.vnode.el);
+  return Boolean(inject<unknown>(ssrContextKey, null)) || Boolean(getCurrentInstance()?.vnode.el);
 }
