@@ -67,7 +67,8 @@ export class DomPrinter<Event> {
 
   print(node: ViewElement<Event>, isSvg = false): PrintedElement<Event> {
     const { tag, attributes } = node;
-    const own = this.#content.own?.([...this.#path, node]) ?? null;
+    this.#path.push(node);
+    const own = this.#content.own?.(this.#path) ?? null;
     const isDrawing = isSvg || tag === 'svg';
     const element =
       own?.element ??
@@ -80,14 +81,15 @@ export class DomPrinter<Event> {
       hasOwnContent: own?.hasContent === true,
     };
     // A mark of the author's own says what was so where the page was written.
-    if (own && attributes['aria-current'] === undefined) this.#remove(printed, 'aria-current');
+    if (own && attributes['aria-current'] === undefined && element.hasAttribute('aria-current')) {
+      this.#remove(printed, 'aria-current');
+    }
     for (const name in attributes) this.#write(printed, name, attributes[name] ?? '');
     if (own?.hasContent !== true) {
-      this.#path.push(node);
       printed.children = node.children.map((child) => this.#printNode(child, isDrawing));
-      this.#path.pop();
       this.#place(printed, [], printed.children);
     }
+    this.#path.pop();
     this.#listen(printed);
     return printed;
   }
@@ -209,6 +211,10 @@ export class DomPrinter<Event> {
   /** Puts the children where they belong, and moves as few as may be: what is moved loses focus. */
   #place(printed: PrintedElement<Event>, last: readonly Printed<Event>[], next: readonly Printed<Event>[]): void {
     const { element } = printed;
+    if (last.length === 0 && !printed.isOwn) {
+      for (const one of next) for (const node of nodesOf(one)) element.appendChild(node);
+      return;
+    }
     const places = new Map(last.flatMap(nodesOf).map((node, index) => [node, index]));
     const nodes = next.flatMap(nodesOf);
     const kept = new Set<ChildNode>(nodes);
@@ -234,8 +240,11 @@ export class DomPrinter<Event> {
   }
 
   #write({ element, isOwn }: PrintedElement<Event>, name: string, value: string): void {
-    if (isOwn && name === 'class') element.classList.add(...value.split(' '));
-    else if (!isOwn || this.#content.keeps?.(element, name) !== true) element.setAttribute(name, value);
+    if (isOwn && name === 'class') {
+      // Most have none of their own, and a list of classes takes far longer.
+      if (element.className === '') element.className = value;
+      else element.classList.add(...value.split(' '));
+    } else if (!isOwn || this.#content.keeps?.(element, name) !== true) element.setAttribute(name, value);
   }
 
   #remove({ element, isOwn }: PrintedElement<Event>, name: string): void {

@@ -37,6 +37,8 @@ export class ListSource implements TrailSource {
   readonly #items = new Map<string, OwnItem>();
   readonly #paths = new Set<string>();
   readonly #listeners = new Set<() => void>();
+  /** What the addresses of this website begin with. */
+  readonly #start: string;
   #location: TrailLocation | null = null;
 
   /**
@@ -44,6 +46,8 @@ export class ListSource implements TrailSource {
    */
   constructor(window: Window, root: Element, list: Element) {
     this.#window = window;
+    const { protocol, host } = window.location;
+    this.#start = `${protocol}//${host}/`;
     this.#root = root;
     this.#list = list;
     this.#navigation = list.closest('nav, [role="navigation"]');
@@ -151,24 +155,22 @@ export class ListSource implements TrailSource {
   }
 
   #readItem(item: Element, id: string): ListEntry | null {
-    const within = (selector: string) =>
-      [...item.querySelectorAll(selector)].find((one) => one.parentElement?.closest('li') === item) ?? null;
-    const list = within(lists);
-    const isBeforeList = (one: Element) => !list?.contains(one);
-    const lead =
-      [...item.querySelectorAll('a, button, summary')].find(
-        (one) => one.parentElement?.closest('li') === item && isBeforeList(one),
-      ) ?? [...item.children].find((one) => one !== list && isBeforeList(one) && !one.contains(list));
+    // The first list in an item is its own, and so is the first link, unless that is in the list.
+    const list = item.querySelector(lists);
+    const isBeforeList = (one: Element | null) => one !== null && list?.contains(one) !== true;
+    const first = item.querySelector('a, button, summary');
+    const lead = isBeforeList(first)
+      ? first
+      : ([...item.children].find((one) => one !== list && !one.contains(list)) ?? null);
     const content = lead
       ? [...lead.childNodes]
       : [...item.childNodes].filter((node) => node !== list && !(isElement(node) && node.contains(list)));
-    const label = nameOf(lead ?? null, content);
+    const label = nameOf(lead, content);
     if (label === '') return null;
-    const details = item.querySelector(':scope > details');
     this.#items.set(id, {
       item,
-      lead: lead ?? null,
-      frame: lead?.localName === 'summary' ? details : null,
+      lead,
+      frame: lead?.localName === 'summary' ? lead.closest('details') : null,
       content,
       list,
       label: null,
@@ -183,12 +185,13 @@ export class ListSource implements TrailSource {
     const href = link?.getAttribute('href') ?? '';
     // A link that leads nowhere is how lists without scripts name a group.
     if (!link || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) return { href: null, path: null };
-    const { origin, protocol } = this.#window.location;
-    const path = pagePath(link.pathname);
-    const isOther = link.origin !== origin || link.protocol !== protocol || link.hash !== '' || this.#paths.has(path);
-    if (isOther) return { href: link.href, path: null };
+    // Resolved once: each part of a link's address is resolved anew, which takes longer than all else here.
+    const resolved = link.href;
+    const own = resolved.startsWith(this.#start) ? resolved.slice(this.#start.length - 1) : null;
+    const path = own === null || own.includes('#') ? null : pagePath(own.split('?')[0] ?? '');
+    if (own === null || path === null || this.#paths.has(path)) return { href: resolved, path: null };
     this.#paths.add(path);
-    return { href: link.pathname + link.search, path };
+    return { href: own, path };
   }
 }
 

@@ -52,7 +52,9 @@ export class Printer<Event> {
   #print(node: ViewElement<Event>, last: Printed<Event> | null): Printed<Event> {
     if (last?.node === node) return last;
     const children = this.#printAll(node, last?.children ?? []);
-    const make = () => this.#make(node, { ...this.#propsOf(node), key: node.key }, children);
+    const props = this.#propsOf(node);
+    props['key'] = node.key;
+    const make = () => this.#make(node, props, children);
     // Without a value that it depends on, it is never drawn again. It stands in no other list of kept nodes.
     return { node, virtual: withMemo([], make, [], 0) as VNode, children };
   }
@@ -62,6 +64,7 @@ export class Printer<Event> {
     { children }: ViewElement<Event>,
     last: readonly (Printed<Event> | null)[],
   ): readonly (Printed<Event> | null)[] {
+    if (last.length === 0) return children.map((child) => (isViewElement(child) ? this.#print(child, null) : null));
     let byKey: Map<string, Printed<Event>> | null = null;
     const lastOf = (key: string, index: number): Printed<Event> | null => {
       const same = last[index];
