@@ -105,7 +105,9 @@ function propertiesOf(declaration, name, checker) {
     const type = checker.getNonNullableType(checker.getTypeOfSymbol(property));
     const isOptional = (property.flags & ts.SymbolFlags.Optional) !== 0;
     const comment = ts.displayPartsToString(property.getDocumentationComment(checker)).replaceAll(/\s*\n\s*/gu, ' ');
-    const text = checker.typeToString(type, undefined, ts.TypeFormatFlags.NoTruncation).replaceAll(/import\("[^"]*"\)\./gu, '');
+    const text = checker
+      .typeToString(type, undefined, ts.TypeFormatFlags.NoTruncation)
+      .replaceAll(/import\("[^"]*"\)\./gu, '');
     const written = /^\w+$/u.test(property.name) ? property.name : `'${property.name}'`;
     return `  ${comment === '' ? '' : `/** ${comment} */\n  `}${written}${isOptional ? '?' : ''}: ${text};`;
   });
@@ -174,6 +176,12 @@ function section(one, surface, surfaces) {
     ...throws.map((meaning) => `- Throws ${meaning.replaceAll(/\s*\n\s*/gu, ' ')}`),
   ];
   const blocks = examples.map((example) => {
+    if (surface.module.endsWith('/elements')) return ['Example:', '', '```html', example, '```', ''].join('\n');
+    // An example in Vue that begins with an element is a template.
+    if (surface.module.endsWith('/vue') && example.startsWith('<')) {
+      const lines = example.replaceAll(/^/gmu, '  ');
+      return ['Example:', '', '```vue', `<template>\n${lines}\n</template>`, '```', ''].join('\n');
+    }
     const language = /<[A-Z]\w*|<\w+[ >]/u.test(example) ? 'tsx' : 'ts';
     const imports = importsOf(example, surface, surfaces);
     const node = example.includes('writeFileSync(') ? ["import { writeFileSync } from 'node:fs';"] : [];

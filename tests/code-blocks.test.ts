@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { compileTemplate, parse } from '@vue/compiler-sfc';
 import ts from 'typescript';
 import { afterAll, describe, expect, test } from 'vitest';
 import type { Theme } from '../packages/fair-trail/src/core/color/derive-theme.ts';
@@ -15,7 +16,7 @@ const blocks = pages.flatMap(codeBlocksIn);
 const of = (...languages: string[]) => blocks.filter(({ language }) => languages.includes(language));
 
 test('every block is of a language that is checked here', () => {
-  const checked = ['ts', 'tsx', 'json', 'sh', 'yaml', 'html', 'css'];
+  const checked = ['ts', 'tsx', 'vue', 'json', 'sh', 'yaml', 'html', 'css'];
   // What is no code: failure messages, a header, output.
   expect(blocks.filter(({ language }) => ![...checked, 'text'].includes(language)).map(({ place }) => place)).toEqual(
     [],
@@ -103,6 +104,13 @@ function withLocals(code: string): string {
   return `${missing.map(([name, type]) => `declare const ${name}: ${type};`).join(' ')} ${code}`;
 }
 
+/** What can be imported from `fair-trail/vue`. */
+const vueNames: ReadonlySet<string> = new Set(
+  [...readFileSync(path.join(root, 'docs/reference/fair-trail-vue.md'), 'utf8').matchAll(/^## (\w+)$/gmu)].map(
+    ([, name = '']) => name,
+  ),
+);
+
 /** The files that blocks import from beside them. */
 const beside: Readonly<Record<string, string>> = {
   'givens.d.ts': givens,
@@ -110,6 +118,7 @@ const beside: Readonly<Record<string, string>> = {
   'styles.d.ts': 'declare module \'*.css\';\n/// <reference types="vite/client" />\n',
   'pages/today.tsx': 'export const Today = () => <h1>Today</h1>;',
   'pages/hides.tsx': 'export default () => <h1>Hides</h1>;',
+  'vue.d.ts': "declare module '*.vue' { const component: import('vue').DefineComponent; export default component; }",
   'tides.tsx': 'export default () => <h1>Tides</h1>;',
 };
 
@@ -145,7 +154,7 @@ test('the blocks in TypeScript compile', () => {
     skipLibCheck: true,
   };
   const program = ts.createProgram(
-    [...files, path.join(folder, 'givens.d.ts'), path.join(folder, 'styles.d.ts')],
+    [...files, path.join(folder, 'givens.d.ts'), path.join(folder, 'styles.d.ts'), path.join(folder, 'vue.d.ts')],
     options,
   );
   const problems = ts.getPreEmitDiagnostics(program).map(({ file, start = 0, messageText }) => {
@@ -156,6 +165,27 @@ test('the blocks in TypeScript compile', () => {
   expect(files.length).toBeGreaterThan(20);
   expect(problems).toEqual([]);
 }, 120_000);
+
+describe('the blocks in Vue', () => {
+  const files = of('vue');
+
+  test('are many', () => expect(files.length).toBeGreaterThan(10));
+
+  test.each(files.map(({ place, code }) => [place, code] as const))(
+    '%s compiles, with names that are there',
+    (_, code) => {
+      const { descriptor, errors } = parse(code);
+      expect(errors).toEqual([]);
+      const { template, scriptSetup } = descriptor;
+      const compiled = compileTemplate({ source: template?.content ?? '', filename: 'block.vue', id: 'block' });
+      expect(compiled.errors).toEqual([]);
+      const imported = [...(scriptSetup?.content ?? '').matchAll(/import \{([^}]*)\} from 'fair-trail\/vue'/gu)]
+        .flatMap(([, names = '']) => names.split(','))
+        .map((name) => name.trim().replace(/^type /u, ''));
+      expect(imported.filter((name) => name !== '' && !vueNames.has(name))).toEqual([]);
+    },
+  );
+});
 
 describe('the blocks in JSON', () => {
   test.each(of('json').map(({ place, code }) => [place, code] as const))('%s is what it looks like', (_, code) => {

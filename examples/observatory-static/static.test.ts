@@ -112,6 +112,57 @@ test('what is printed is taken over without a moved pixel', async () => {
   }
 });
 
+interface AccessibilityNode {
+  readonly ignored: boolean;
+  readonly role?: { readonly value: string };
+  readonly name?: { readonly value: string };
+  readonly properties?: readonly { readonly name: string; readonly value: { readonly value?: unknown } }[];
+}
+
+/** What the browser tells assistive technology, but for where a link leads to. */
+async function accessibilityTree(page: Page): Promise<readonly string[]> {
+  const session = await page.context().newCDPSession(page);
+  const { nodes } = (await session.send('Accessibility.getFullAXTree')) as { nodes: readonly AccessibilityNode[] };
+  const states = new Set(['expanded', 'selected', 'disabled', 'level', 'hasPopup', 'focusable', 'current']);
+  return (
+    nodes
+      .filter(
+        ({ ignored, role }) =>
+          !ignored && !/^(?:InlineTextBox|StaticText|generic|none|LineBreak)$/u.test(role?.value ?? ''),
+      )
+      .map(({ role, name, properties = [] }) => {
+        const told = properties
+          .filter((one) => states.has(one.name))
+          .map((one) => `${one.name}=${String(one.value.value)}`);
+        return [role?.value, name?.value.trim(), ...told].join(' ').trim();
+      })
+      // The protocol lists them by how deep they stand, with what has no role of its own.
+      .toSorted()
+  );
+}
+
+test.each([
+  ['/hides/reedbed', 1280],
+  ['/hides/reedbed', 320],
+  ['/species/curlew', 1280],
+  ['/', 320],
+])('the accessibility tree of %s at %i px is the same in React, in Vue and as plain pages', async (address, width) => {
+  const trees: (readonly string[])[] = [];
+  for (const folder of ['observatory', 'observatory-vue', 'plain', 'printed']) {
+    const page = await context.newPage();
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto(`${served.url}${folder}${address}`);
+    await page.getByRole('button', { name: width === 320 ? 'Menu' : 'Sign in' }).waitFor();
+    // Once what is measured has been measured.
+    await page.waitForTimeout(300);
+    trees.push(await accessibilityTree(page));
+    await page.close();
+  }
+  const [react = [], ...others] = trees;
+  expect(react.length).toBeGreaterThan(50);
+  for (const tree of others) expect(tree).toEqual(react);
+});
+
 describe('without scripts', () => {
   test.each([1280, 320])('every link of a printed page is there at %i px, and no dead button', async (width) => {
     const silent = await browser.newContext({ javaScriptEnabled: false, viewport: { width, height: 800 } });

@@ -22,8 +22,9 @@ import definition from './observatory.site.json';
  * What the observatory does, whichever framework draws it.
  *
  * @param name of the folder that it was built into, which is its base path
+ * @param isWhole whether all of it is asked for, or only what depends on the framework
  */
-export function exampleSuite(name: string): void {
+export function exampleSuite(name: string, isWhole = true): void {
   expect.extend(navigationMatchers);
   const base = `/${name}`;
   const site = defineSite(definition, { base: `${base}/` });
@@ -116,18 +117,18 @@ export function exampleSuite(name: string): void {
 
   const openAnew = (address: string) => open(address.slice(base.length));
 
-  describe('as every menu', () => {
+  describe.runIf(isWhole)('as every menu', () => {
     const pages = menuPages(site, 'main');
     // A part of them, of each depth: the walk goes to all.
     const some = pages.filter((_, index) => index % 5 === 0);
     menuContract({ open: openAnew, menu: 'Main', pages: some, unknownAddress: `${base}/nowhere` });
   });
 
-  describe('as all tabs', () => {
+  describe.runIf(isWhole)('as all tabs', () => {
     tablistContract({ open: () => open('/species/curlew') });
   });
 
-  describe('as all breadcrumbs', () => {
+  describe.runIf(isWhole)('as all breadcrumbs', () => {
     const addresses = ['', '/species/curlew', '/visit/getting-here/causeway'];
     const pages = breadcrumbPages(
       site,
@@ -353,7 +354,7 @@ export function exampleSuite(name: string): void {
     await expect(strip).toMark('Lantern Room');
   });
 
-  test.each(
+  test.runIf(isWhole).each(
     effort(
       [
         [1280, 200],

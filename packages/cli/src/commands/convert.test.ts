@@ -28,6 +28,27 @@ function sitemap(...addresses: string[]): string {
   return `<?xml version="1.0"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${rows.join('')}</urlset>`;
 }
 
+test('a list that a page without a build has made its menu becomes the same menu, however it is written', () => {
+  const page = `<!doctype html><html lang="en"><title>Marram Point</title>
+    <trail-bar><a slot="brand" href="/">Marram Point</a><nav aria-label="Main"><ul>
+      <li><a href="/">Today</a></li>
+      <li><a href="/hides">Hides <b>(4)</b></a><ul><li><a href="/hides/reedbed">Reedbed Hide</a></li></ul></li>
+      <li><a href="#">Practical</a><ol><li><a href="/visit">Visit</a></li></ol></li>
+      <li><button>People</button><ul><li><a href="/wardens">Wardens</a></li></ul></li>
+      <li><details><summary>More</summary><ul><li><a href="/about">About</a></li></ul></details></li>
+      <li>Help<ul><li><a href="/support">Support us</a></li></ul></li>
+    </ul></nav></trail-bar></html>`;
+  const { definition } = converted(write('page.html', page));
+  const [today, hides, ...groups] = definition.menus?.['main'] ?? [];
+  expect([today, hides]).toEqual(['home', { entry: 'hides', depth: 2 }]);
+  expect(groups).toEqual([
+    { label: 'Practical', entries: ['visit'] },
+    { label: 'People', entries: ['wardens'] },
+    { label: 'More', entries: ['about'] },
+    { label: 'Help', entries: ['support'] },
+  ]);
+});
+
 describe('a sitemap', () => {
   const text = sitemap(
     'https://marram.example/',

@@ -50,6 +50,13 @@ describe('a row that the app arranges itself', () => {
   });
 });
 
+test('the landmark of a bar is one of its parts, with all that is in it', async () => {
+  mount(<SampleApp definition={nested} url="/hides" bar={{ children: <Part name="navigation" className="mine" /> }} />);
+  const navigation = page.getByRole('navigation', { name: 'Main' });
+  await expect.element(navigation).toHaveClass('mine');
+  await expect.element(navigation.getByRole('link', { name: 'Hides', exact: true })).toBeVisible();
+});
+
 test('a slot that goes into the panel where room is short stands in the row where it is not', async () => {
   mount(
     <SampleApp definition={nested} url="/" bar={{ endPlace: 'panel', end: <button type="button">Sign in</button> }} />,

@@ -108,7 +108,7 @@ export interface BindableComponents {
  * @param components those that the app uses; what is not among them is no part of the app
  * @returns the same components, with narrower types
  * @example
- * export const { Trail, Navbar, Stage, TrailLink } = bindSite(site, { Trail, Navbar, Stage, TrailLink });
+ * export const navigation = bindSite(site, { Trail, Navbar, Stage, TrailLink });
  */
 export function bindSite<Definition extends SiteShape, Components extends Partial<BindableComponents>>(
   site: Site<Definition> | CompiledSite<Definition>,

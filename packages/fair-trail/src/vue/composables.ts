@@ -19,7 +19,7 @@ import { useLocation, usePresenter, useSurroundings } from './trail-context.ts';
  * @param mayLeave says whether the page may be left, or promises to, such as by the answer to a dialog. Give a getter that
  *   returns null while there is nothing to lose: `() => (isWritten.value ? ask : null)`
  * @example
- * useMayLeave(() => (isWritten.value ? () => askInDialog() : null));
+ * useMayLeave(() => (isWritten ? () => askInDialog() : null));
  */
 export function useMayLeave(mayLeave: Readonly<Ref<MayLeave | null>> | (() => MayLeave | null)): void {
   const router = usePresenter();
@@ -43,7 +43,7 @@ export function useMayLeave(mayLeave: Readonly<Ref<MayLeave | null>> | (() => Ma
  * @param id of the entry itself, or of one that it is below: a layout may ask for the entry that it stands for
  * @example
  * const species = useCurrentEntry('species-page');
- * const title = computed(() => species.value?.label);
+ * const title = () => species.value?.label;
  */
 export function useCurrentEntry(id?: MaybeRefOrGetter<string | undefined>): ComputedRef<CurrentEntry | null> {
   const trail = useSurroundings();

@@ -31,9 +31,12 @@ export const trailSlots = Object as SlotsType<{ default?: PlainSlot; link?: Slot
  * `attributes`, and its `content` as a component.
  *
  * @example
- * const Shell = {
- *   setup: () => () => h(TrailAt, { site, url: route.fullPath, onNavigate: go }, { default: () => h(Navbar) }),
- * };
+ * <TrailAt :site :url="route.fullPath" v-on:navigate="(url) => router.push(url)">
+ *   <template #link="{ href, attributes, content }">
+ *     <YourLink :to="href" v-bind="attributes"><component :is="content" /></YourLink>
+ *   </template>
+ *   <Navbar />
+ * </TrailAt>
  */
 export const TrailAt = defineComponent({
   name: 'TrailAt',

@@ -54,7 +54,7 @@ export function useTrail(): ComputedRef<TrailContext> {
  * @throws Error outside of a `Trail`
  * @example
  * const position = usePosition();
- * const section = computed(() => position.value.path[0]?.label);
+ * const section = () => position.value.path[0]?.label;
  */
 export function usePosition(): ComputedRef<Position> {
   const location = useLocation();
@@ -67,7 +67,7 @@ export function usePosition(): ComputedRef<Position> {
  * @throws Error outside of a `Trail`
  * @example
  * const site = useSite();
- * const name = computed(() => site.value.name);
+ * const name = () => site.value.name;
  */
 export function useSite(): ComputedRef<Site> {
   const surroundings = useSurroundings();

@@ -33,7 +33,10 @@ interface RoutedProps extends SharedProps {
  * Beside a router that the app has, use `TrailAt`: an app that does so loads no router of ours.
  *
  * @example
- * createApp({ setup: () => () => h(Trail, { site }, () => [h(Navbar), h(Stage, { pages })]) }).mount('#app');
+ * <Trail :site>
+ *   <Navbar />
+ *   <Stage :pages />
+ * </Trail>
  */
 export const Trail = defineComponent({
   name: 'Trail',

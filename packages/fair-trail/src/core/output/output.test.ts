@@ -165,6 +165,6 @@ test('a view without a framework is its HTML, with slots filled', () => {
     slot('icon', 'sun'),
   ]);
   expect(toHtml(view, { icon: (name) => `<i>${name}</i>` })).toBe(
-    '<p title="&quot;&lt;&amp;" hidden="">a&lt;b<br><i>sun</i></p>',
+    '<p title="&quot;&lt;&amp;" hidden="">a&lt;b<br><!--trail-slot--><i>sun</i><!--/trail-slot--></p>',
   );
 });
