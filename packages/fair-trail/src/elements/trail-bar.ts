@@ -44,18 +44,24 @@ export class TrailBar extends PartElement<TrailBarOptions, NavbarOptions, Navbar
       ...around,
       expanded: this.dataOf('expanded') as boolean | undefined,
       onToggle: (expanded) => this.report('toggle', { expanded }),
-      isBrandLinked: this.slotted('brand').some((node) => node.matches('a') || node.querySelector('a') !== null),
+      isBrandLinked: this.content
+        .elements('brand')
+        .some((node) => node.matches('a') || node.querySelector('a') !== null),
       slots: {
-        brand: this.hasSlot('brand'),
-        start: this.hasSlot('start'),
-        end: this.hasSlot('end'),
-        icon: this.isIconDrawn,
+        brand: this.content.has('brand'),
+        start: this.content.has('start'),
+        end: this.content.has('end'),
+        icon: this.content.has('icon'),
       },
     };
   }
 
+  protected override closesOnReturn(): boolean {
+    return true;
+  }
+
   protected override takeList(): ListSource | null {
-    return takeListIn(this, this.ownContent, this.warn);
+    return takeListIn(this, this.content.elements('content'), this.warn);
   }
 }
 

@@ -31,7 +31,7 @@ export class TrailBreadcrumbs extends PartElement<
   }
 
   protected optionsOf(given: Partial<BreadcrumbsOptions>, around: ElementSurroundings): BreadcrumbsPartOptions {
-    return { ...given, ...around, slots: { icon: this.isIconDrawn, separator: this.hasSlot('separator') } };
+    return { ...given, ...around, slots: { icon: this.content.has('icon'), separator: this.content.has('separator') } };
   }
 
   protected override drawn(root: HTMLElement | null, options: BreadcrumbsPartOptions | null): void {

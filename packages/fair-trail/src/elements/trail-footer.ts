@@ -35,7 +35,7 @@ export class TrailFooter extends PartElement<TrailFooterOptions, FooterOptions, 
   }
 
   protected optionsOf(given: Partial<TrailFooterOptions>, around: ElementSurroundings): FooterOptions {
-    const slots = { icon: this.isIconDrawn, form: this.hasSlot('form'), foot: this.hasSlot('foot') };
+    const slots = { icon: this.content.has('icon'), form: this.content.has('form'), foot: this.content.has('foot') };
     return { ...given, ...around, slots };
   }
 }

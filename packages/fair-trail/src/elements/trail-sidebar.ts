@@ -46,16 +46,20 @@ export class TrailSidebar extends PartElement<TrailSidebarOptions, SidebarPartOp
       onToggle: (expanded) => this.report('toggle', { expanded }),
       onNarrow: (narrowed) => this.report('narrow', { narrowed }),
       slots: {
-        start: this.hasSlot('start'),
-        foot: this.hasSlot('foot'),
-        panel: this.hasSlot('panel'),
-        icon: this.isIconDrawn,
+        start: this.content.has('start'),
+        foot: this.content.has('foot'),
+        panel: this.content.has('panel'),
+        icon: this.content.has('icon'),
       },
     };
   }
 
+  protected override closesOnReturn(): boolean {
+    return true;
+  }
+
   protected override takeList(): ListSource | null {
-    return takeListIn(this, this.ownContent, this.warn);
+    return takeListIn(this, this.content.elements('content'), this.warn);
   }
 }
 

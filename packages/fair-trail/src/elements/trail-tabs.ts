@@ -60,7 +60,7 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
     { label = '', menu, ...given }: Partial<TrailTabsOptions>,
     around: ElementSurroundings,
   ): EitherOptions {
-    const slots = { icon: this.isIconDrawn };
+    const slots = { icon: this.content.has('icon') };
     if (menu !== undefined) return { ...around, menu, label, widths: given.widths, slots };
     return {
       ...given,
@@ -74,14 +74,18 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
   }
 
   protected override contentFor(tab: string): readonly ChildNode[] {
-    return this.ownContent.filter((panel, index) => tabOf(panel, index).id === tab);
+    return this.content.elements('content').filter((panel, index) => tabOf(panel, index).id === tab);
   }
 
   /** The tabs as the panels say them: what a server has written, or what the author has. */
   #tabsNow(): readonly TabDescription[] {
     const written = [...this.querySelectorAll(':scope > .ft-tabs > [role="tablist"] > [role="tab"]')];
     const tabs =
-      this.ownContent.length > 0 ? this.ownContent.map(tabOf) : this.#read.length > 0 ? this.#read : written.map(tabIn);
+      this.content.elements('content').length > 0
+        ? this.content.elements('content').map(tabOf)
+        : this.#read.length > 0
+          ? this.#read
+          : written.map(tabIn);
     const isSame = JSON.stringify(tabs) === JSON.stringify(this.#read);
     if (!isSame) this.#read = tabs;
     return this.#read;

@@ -21,6 +21,7 @@ export type AttributeTable<Options> = {
 };
 
 /** One of a few words. */
+/* @__NO_SIDE_EFFECTS__ */
 function word<const Words extends readonly string[]>(...words: Words): AttributeForm<Words[number]> {
   return {
     of: words.map((one) => `"${one}"`).join(', '),
@@ -58,6 +59,7 @@ const words: AttributeForm<readonly string[]> = {
 };
 
 /** A value of JSON. */
+/* @__NO_SIDE_EFFECTS__ */
 function json<Value>(of: string, isRight: (value: unknown) => boolean): AttributeForm<Value> {
   return {
     of,
