@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll } from 'vitest';
@@ -40,4 +40,22 @@ export function write(name: string, content: string | Uint8Array): string {
   mkdirSync(path.dirname(file), { recursive: true });
   writeFileSync(file, content);
   return file;
+}
+
+/**
+ * Replaces a text in every page of a copy of the example, which has a file for each that was rendered.
+ *
+ * @param copy the folder
+ */
+export function editPages(copy: string, text: string, replacement: string): void {
+  for (const file of readdirSync(copy, { recursive: true, encoding: 'utf8' })) {
+    if (!file.endsWith('.html')) continue;
+    const page = path.join(copy, file);
+    const html = readFileSync(page, 'utf8');
+    if (!html.includes(text)) throw new Error(`${file} does not hold ${text}.`);
+    writeFileSync(
+      page,
+      html.replace(text, () => replacement),
+    );
+  }
 }

@@ -1,10 +1,10 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { defineSite, type SiteDefinition } from 'fair-trail';
 import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
 import definition from '../../../../examples/observatory/observatory.site.json';
-import { root } from '../test-command.samples.ts';
+import { editPages, root } from '../test-command.samples.ts';
 import { auditSite, serveFolder, type AuditSiteOptions } from './index.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-'));
@@ -45,10 +45,7 @@ describe('our own example is clean', () => {
   });
 
   test('in the dark, and from right to left', { timeout }, async () => {
-    const page = path.join(folder, 'observatory/shell.html');
-    const html = readFileSync(page, 'utf8');
-    expect(html).toContain('<html lang="en"');
-    writeFileSync(page, html.replace('<html lang="en"', '<html lang="en" dir="rtl"'));
+    editPages(folder, '<html lang="en"', '<html lang="en" dir="rtl"');
     const only = inject('isWholeAudit') ? null : [...ofLooks, ...ofDirection];
     expect(await findingsOf({ widths: [320, 1280], pages, only, colorScheme: 'dark' })).toEqual([]);
   });

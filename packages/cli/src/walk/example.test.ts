@@ -1,4 +1,4 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { defineSite } from 'fair-trail';
@@ -8,7 +8,7 @@ import definition from '../../../../examples/observatory/observatory.site.json';
 import { records } from '../../../../examples/observatory-react/src/records.ts';
 import { serveFolder } from '../browser/serve-folder.ts';
 import { openBrowser } from '../browser/open-browser.ts';
-import { root } from '../test-command.samples.ts';
+import { editPages, root } from '../test-command.samples.ts';
 import type { FaultCode } from './faults.ts';
 import { runWalk, type WalkSettings } from './run-walk.ts';
 import type { WalkReport } from './walk-report.ts';
@@ -29,10 +29,7 @@ afterAll(async () => {
 async function walk(name: string, script: string, settings: Partial<WalkSettings>): Promise<WalkReport> {
   const copy = path.join(folder, name.replaceAll(/\W+/gu, '-'));
   cpSync(path.join(root, '.build/observatory'), path.join(copy, 'observatory'), { recursive: true });
-  const page = path.join(copy, 'observatory/shell.html');
-  const html = readFileSync(page, 'utf8');
-  expect(html).toContain('<head>');
-  writeFileSync(page, html.replace('<head>', `<head><script>${script}</script>`));
+  editPages(copy, '<head>', `<head><script>${script}</script>`);
   const served = await serveFolder(copy, 'observatory/shell.html');
   try {
     const walked = await runWalk(browser, {

@@ -51,7 +51,7 @@ function barWith(items: readonly MenuItem[], source: SpecimenSource, state: BarS
     slots: { brand, start: false, end: false, icon: icons },
     wording,
   });
-  const row = prunedView(view, 'ft-bar-row', [leading === 'brand' ? 'brand' : 'nav']);
+  const row = prunedView(view, 'ft-bar-row', [leading === 'brand' ? 'brand' : 'navigation']);
   return leading === 'toggle' ? prunedView(row, 'ft-bar-navigation', ['toggle']) : row;
 }
 
