@@ -90,6 +90,12 @@ function signatureOf(declaration) {
   return text.replace(/^export (?:default )?/u, '').replaceAll(/\n\s*(?:#private|private [^;]*);/gu, '');
 }
 
+/** The members of a union of plain words or names in an order of their own. */
+function inOrder(type) {
+  const members = type.split(' | ');
+  return members.every((one) => /^[\w"'-]+$/u.test(one)) ? members.toSorted().join(' | ') : type;
+}
+
 /**
  * A component of Vue, by the properties that it takes: what the compiler infers for it fills pages. Null for what is none.
  */
@@ -100,14 +106,18 @@ function propertiesOf(declaration, name, checker) {
   if (!given) return null;
   const isOurs = (property) =>
     property.declarations?.some((one) => one.getSourceFile().fileName.startsWith(path.join(root, 'packages')));
-  const own = checker.getPropertiesOfType(checker.getTypeOfSymbol(given)).filter(isOurs);
+  // In an order of their own: the compiler's depends on what it has read before.
+  const own = checker
+    .getPropertiesOfType(checker.getTypeOfSymbol(given))
+    .filter(isOurs)
+    .toSorted((one, other) => (one.name < other.name ? -1 : 1));
   const fields = own.map((property) => {
     const type = checker.getNonNullableType(checker.getTypeOfSymbol(property));
     const isOptional = (property.flags & ts.SymbolFlags.Optional) !== 0;
     const comment = ts.displayPartsToString(property.getDocumentationComment(checker)).replaceAll(/\s*\n\s*/gu, ' ');
-    const text = checker
-      .typeToString(type, undefined, ts.TypeFormatFlags.NoTruncation)
-      .replaceAll(/import\("[^"]*"\)\./gu, '');
+    const text = inOrder(
+      checker.typeToString(type, undefined, ts.TypeFormatFlags.NoTruncation).replaceAll(/import\("[^"]*"\)\./gu, ''),
+    );
     const written = /^\w+$/u.test(property.name) ? property.name : `'${property.name}'`;
     return `  ${comment === '' ? '' : `/** ${comment} */\n  `}${written}${isOptional ? '?' : ''}: ${text};`;
   });
