@@ -24,6 +24,8 @@ beforeEach(async () => {
   complaints = complaintsIn(context);
 });
 afterEach(async () => {
+  // What a page still asks for is answered before it is closed.
+  await context.unrouteAll({ behavior: 'wait' });
   await context.close();
   expect(complaints).toEqual([]);
 });
