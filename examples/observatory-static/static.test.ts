@@ -133,10 +133,10 @@ async function accessibilityTree(page: Page): Promise<readonly string[]> {
           !ignored && !/^(?:InlineTextBox|StaticText|generic|none|LineBreak)$/u.test(role?.value ?? ''),
       )
       .map(({ role, name, properties = [] }) => {
-        const told = properties
+        const stated = properties
           .filter((one) => states.has(one.name))
           .map((one) => `${one.name}=${String(one.value.value)}`);
-        return [role?.value, name?.value.trim(), ...told].join(' ').trim();
+        return [role?.value, name?.value.trim(), ...stated].join(' ').trim();
       })
       // The protocol lists them by how deep they stand, with what has no role of its own.
       .toSorted()
