@@ -37,26 +37,41 @@ export async function serveSheet(
 }
 
 async function answer(input: SheetInput, pathname: string, response: ServerResponse): Promise<void> {
-  const name = pathname === '/' ? 'index.html' : pathname.slice(1);
+  const { status, headers, body } = await sheetResponse(input, pathname === '/' ? 'index.html' : pathname.slice(1));
+  response.writeHead(status, headers).end(body);
+}
+
+/** What a server sends for a file of a sheet. */
+export interface SheetResponse {
+  readonly status: number;
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body: OutputFile['text'];
+}
+
+/**
+ * The response to a request for a file of a sheet, of which the files are read anew.
+ *
+ * @param name of the file: `index.html`, or what that loads
+ */
+export async function sheetResponse(input: SheetInput, name: string): Promise<SheetResponse> {
   try {
     const text = await textOf(input, name);
-    if (text === undefined) {
-      response.writeHead(404, { 'Content-Type': 'text/plain; charset=utf-8' }).end('Nothing is here.\n');
-      return;
-    }
+    if (text === undefined) return plain(404, 'Nothing is here.\n');
     const type = types[name.split('.').at(-1) ?? ''] ?? 'text/plain';
-    response
-      .writeHead(200, {
-        'Content-Type': `${type}; charset=utf-8`,
-        'Content-Security-Policy': sheetPolicy,
-        'Cache-Control': 'no-store',
-      })
-      .end(text);
+    const headers = {
+      'Content-Type': `${type}; charset=utf-8`,
+      'Content-Security-Policy': sheetPolicy,
+      'Cache-Control': 'no-store',
+    };
+    return { status: 200, headers, body: text };
   } catch (error) {
-    const message = error instanceof Failure ? error.message : 'The sheet could not be made.';
-    response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(`${message}\n`);
-    if (!(error instanceof Failure)) throw error;
+    if (error instanceof Failure) return plain(500, `${error.message}\n`);
+    throw error;
   }
+}
+
+function plain(status: number, body: string): SheetResponse {
+  return { status, headers: { 'Content-Type': 'text/plain; charset=utf-8' }, body };
 }
 
 /** Undefined for what is no file of a sheet: nothing is read for that, nor for what every sheet has. */

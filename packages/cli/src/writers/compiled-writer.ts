@@ -1,7 +1,7 @@
 import type { CompiledSite, SiteDefinition } from 'fair-trail';
+import { definitionType } from 'fair-trail/internal/core';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
-import { toType } from './declarations-writer.ts';
 import type { OutputFile } from './write-files.ts';
 
 /**
@@ -25,7 +25,7 @@ export function compiledFiles(
   }
   const [, kind = '', language] = ending;
   const top = `// Made by "fair-trail compile" from ${printable(source)}. Compile it again when that changes.\n`;
-  const type = toType(withoutDetails(definition), texts);
+  const type = definitionType(definition);
   const exported = 'export default site;\n';
   if (language === 't') {
     const imports = "import { loadSite, type CompiledSite } from 'fair-trail';\n";
@@ -49,18 +49,4 @@ export function compiledFiles(
       text: `${top}import type { Site } from 'fair-trail';\n\n${declared}`,
     },
   ];
-}
-
-const texts: ReadonlySet<string> = new Set(['label', 'name']);
-
-/** What no type depends on. */
-const details: ReadonlySet<string> = new Set([
-  ...['$schema', 'origin', 'language', 'languages', 'home', 'title'],
-  ...['aliases', 'movedFrom', 'planned', 'opens', 'summary', 'badge', 'priority', 'flex', 'breadcrumb', 'listed'],
-]);
-
-function withoutDetails(definition: SiteDefinition): unknown {
-  return JSON.parse(
-    JSON.stringify(definition, (name, value: unknown) => (details.has(name) ? undefined : value)),
-  ) as unknown;
 }

@@ -1,4 +1,5 @@
 import { siteOf } from '../core/site/load.ts';
+import { currentSite, onSiteReplaced } from '../core/site/replace-site.ts';
 import type { CompiledSite } from '../core/site/compiled.ts';
 import type { SiteDefinition } from '../core/site/definition.ts';
 import type { Audience } from '../core/site/entry.ts';
@@ -151,6 +152,7 @@ export class TrailSite extends BaseElement implements TrailSource {
       sayScripted(),
       followAddress(window, this.#look),
       whenRestored(window, this.#look),
+      onSiteReplaced(this.#follow),
     ];
     this.#stop = () => {
       for (const end of ends) end();
@@ -194,7 +196,7 @@ export class TrailSite extends BaseElement implements TrailSource {
     if (source === null || source === this.#source) return;
     this.#source = source;
     if (typeof source === 'object' && isLoaded(source)) {
-      this.#take(siteOf(source));
+      this.#take(currentSite(siteOf(source)));
       return;
     }
     const name = typeof source === 'string' ? source : 'The site of a trail-site';
@@ -202,6 +204,12 @@ export class TrailSite extends BaseElement implements TrailSource {
       (site) => this.#source === source && this.#take(site),
       (error: unknown) => this.#source === source && this.#warn(warning('site-not-loaded', name, error)),
     );
+  };
+
+  /** While an app is developed, its site file changes. */
+  readonly #follow = (): void => {
+    const source = this.#source;
+    if (typeof source === 'object' && source !== null && isLoaded(source)) this.#take(currentSite(siteOf(source)));
   };
 
   /** The path that the site lies under; the attribute may be relative to the page. */

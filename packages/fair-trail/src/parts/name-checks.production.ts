@@ -6,3 +6,4 @@ export const menuNameIn: typeof development.menuNameIn = () => [];
 export const checkNames: typeof development.checkNames = () => undefined;
 export const checkIcons: typeof development.checkIcons = () => undefined;
 export const checkLink: typeof development.checkLink = () => undefined;
+export const noteStage: typeof development.noteStage = () => undefined;

@@ -118,3 +118,12 @@ function audiencesIn(site: Site): readonly string[] {
   const used = [...everyEntry(site.entries), ...actions].flatMap(({ audiences }) => audiences.flat());
   return [...new Set([...(site.audiences ?? []), ...used])];
 }
+
+/** Where what follows the app's stages listens, while an app is developed. */
+const stageListener = Symbol.for('fair-trail.stage');
+
+/** In development, says which pages a stage has, to whoever wants to compare them with the site. */
+export function noteStage(pages: object | undefined, layouts: object | undefined): void {
+  const listener = (globalThis as { readonly [stageListener]?: (report: object) => void })[stageListener];
+  listener?.({ pages: Object.keys(pages ?? {}), layouts: Object.keys(layouts ?? {}) });
+}

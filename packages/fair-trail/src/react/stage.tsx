@@ -18,7 +18,7 @@ import {
 import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
-import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
 import { contentAt } from '../parts/stage-content.ts';
 import { focusPage, isOffline } from '../parts/stage.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
@@ -93,6 +93,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
       ...namesIn('entry', 'pages', pages),
       ...namesIn('entry', 'layouts', layouts),
     ]);
+    noteStage(pages, layouts);
   }, [site, warn, pages, layouts]);
 
   const from = outer?.settings ?? basicSettings;

@@ -1,6 +1,5 @@
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { CompiledSite } from '../core/site/compiled.ts';
-import { siteOf } from '../core/site/load.ts';
 import { locate, samePosition } from '../core/site/locate.ts';
 import type { Site } from '../core/site/site.ts';
 import { englishWording } from '../core/wording.ts';
@@ -9,6 +8,7 @@ import type { NavigateOptions } from '../dom/router-interface.ts';
 import type { GivenAddress } from '../dom/given-address.ts';
 import { documentTitle, loadAddress, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
+import { useGivenSite } from './given-site.ts';
 import { Provide, type SharedProps } from './provide.tsx';
 import { useBrowserLayoutEffect } from './trail-context.ts';
 
@@ -46,7 +46,7 @@ export interface TrailAtProps extends TrailAtOptions {
  */
 export function TrailAt({ url, site: given, ...props }: TrailAtProps): ReactNode {
   const { records = {}, wording, arrival = 'focus', onNavigate } = props;
-  const site = siteOf(given);
+  const site = useGivenSite(given);
   useScripted();
   const found = useMemo(() => locate(site, url), [site, url]);
   const [position, setPosition] = useState(found);

@@ -1,12 +1,12 @@
 import { useMemo, useRef, useSyncExternalStore, type ReactNode } from 'react';
 import { errorText } from '../core/error-texts.ts';
 import type { SessionHistory } from '../core/router/history.ts';
-import { siteOf } from '../core/site/load.ts';
 import type { RouterState } from '../core/router/router.ts';
 import type { Presenter, Router } from '../dom/router-interface.ts';
 import type { Eagerness } from '../dom/speculation.ts';
 import { documentTitle } from '../parts/given-trail.ts';
 import { createTrail, locationAt, renderedState } from '../parts/trail.ts';
+import { useGivenSite } from './given-site.ts';
 import { Provide } from './provide.tsx';
 import { TrailAt, useScripted, type TrailAtOptions } from './trail-at.tsx';
 import { useBrowserLayoutEffect, useSurroundings } from './trail-context.ts';
@@ -51,7 +51,7 @@ export function Trail({ url, ...props }: TrailProps): ReactNode {
 
 function RoutedTrail({ history, renderedUrl, site: given, ...props }: Omit<TrailProps, 'url'>): ReactNode {
   const { arrival = 'focus', eagerness = 'moderate', viewTransitions = true } = props;
-  const site = siteOf(given);
+  const site = useGivenSite(given);
   useScripted();
   const onWarning = useLatest(props.onWarning);
   const trail = useMemo(

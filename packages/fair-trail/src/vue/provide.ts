@@ -1,7 +1,8 @@
-import { computed, onMounted, provide, toRaw, watch, type Ref, type Slots } from 'vue';
+import { computed, onMounted, onUnmounted, provide, shallowRef, toRaw, watch, type Ref, type Slots } from 'vue';
 import type { CompiledSite } from '../core/site/compiled.ts';
 import type { Audience } from '../core/site/entry.ts';
 import { siteOf } from '../core/site/load.ts';
+import { currentSite, onSiteReplaced } from '../core/site/replace-site.ts';
 import type { Badges } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
 import type { Site } from '../core/site/site.ts';
@@ -50,9 +51,13 @@ export interface SharedProps {
   readonly onNavigate: Listener<[url: string, options: NavigateOptions]> | undefined;
 }
 
-/** The site that the app gives, loaded where it is compiled. */
+/** How often a site file has changed while the app is developed. */
+const replacements = shallowRef(0);
+
+/** The site that the app gives, loaded where it is compiled; in development, as its file is now. */
 export function siteIn(props: Pick<SharedProps, 'site'>): Site {
-  return siteOf(toRaw(props.site));
+  void replacements.value;
+  return currentSite(siteOf(toRaw(props.site)));
 }
 
 interface Provided {
@@ -101,7 +106,10 @@ export function provideTrail(
   provide(locationKey, location);
   provide(presenterKey, router);
   provide(linksKey, links);
+  let stopFollowing: (() => void) | undefined;
+  onUnmounted(() => stopFollowing?.());
   onMounted(() => {
+    stopFollowing = onSiteReplaced(() => void (replacements.value += 1));
     watch(
       () => [siteIn(props), props.audience, props.records, props.badges] as const,
       ([site, audience, records, badges]) =>

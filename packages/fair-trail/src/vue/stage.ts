@@ -17,7 +17,7 @@ import {
 import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
-import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
 import { contentAt, type OuterStageOf, type StageComponents, type StageContent } from '../parts/stage-content.ts';
 import { focusPage, isOffline } from '../parts/stage.ts';
 import { optional, plain } from './given.ts';
@@ -134,11 +134,13 @@ export const Stage = defineComponent({
     onMounted(() => {
       watch(
         () => [trail.value, props.pages, props.layouts] as const,
-        ([{ site, warn }, pages, layouts]) =>
+        ([{ site, warn }, pages, layouts]) => {
           checkNames('Stage', { site, warn }, () => [
             ...namesIn('entry', 'pages', pages),
             ...namesIn('entry', 'layouts', layouts),
-          ]),
+          ]);
+          noteStage(pages, layouts);
+        },
         { immediate: true },
       );
       watch(

@@ -73,7 +73,8 @@ interface MenuAtRest {
   readonly items: readonly MenuItem[];
 }
 
-const menusAtRest = new WeakMap<Site, Map<string, MenuAtRest>>();
+/** By the menus of a site, and not by the site: while an app is developed, a site may get new ones. */
+const menusAtRest = new WeakMap<Site['menus'], Map<string, MenuAtRest>>();
 
 /**
  * The items before any is marked. They are the same for every position, and so the last ones are kept: what a change of
@@ -81,8 +82,8 @@ const menusAtRest = new WeakMap<Site, Map<string, MenuAtRest>>();
  */
 function itemsAtRest(site: Site, menu: string, visit: Visit, positionLanguage: string): readonly MenuItem[] {
   const { audience, records, badges, language = positionLanguage } = visit;
-  const menus = menusAtRest.get(site) ?? new Map<string, MenuAtRest>();
-  menusAtRest.set(site, menus);
+  const menus = menusAtRest.get(site.menus) ?? new Map<string, MenuAtRest>();
+  menusAtRest.set(site.menus, menus);
   const known = menus.get(menu);
   const isSame =
     known?.visit.audience === audience &&

@@ -1,0 +1,57 @@
+import { compileSite } from '../core/site/compile.ts';
+import type { DefinedSite } from '../core/site/site.ts';
+import type { FileProblem } from './read-files.ts';
+import { problemText } from './read-files.ts';
+
+/** The address of the script that shows problems over the page. */
+export const clientId = '/@fair-trail/client.js';
+
+/** JSON as an expression of a script, which engines read faster than the same as an object. */
+function parsed(value: unknown): string {
+  return `JSON.parse(${JSON.stringify(JSON.stringify(value))})`;
+}
+
+/** The module of a site file in a build: nothing is left to check. */
+export function compiledModule(site: DefinedSite): string {
+  return [
+    "import { loadSite } from 'fair-trail';",
+    `export const site = /* @__PURE__ */ loadSite(/* @__PURE__ */ ${parsed(compileSite(site))});`,
+    'export default site;',
+    '',
+  ].join('\n');
+}
+
+/**
+ * The module of a site file while an app is developed. When the file changes, what the app imported stays the value that it
+ * is, and takes on the new site.
+ *
+ * @param hasClient whether it runs in a browser, where problems are shown
+ */
+export function developedModule({ definition, base, caseSensitive }: DefinedSite, hasClient: boolean): string {
+  const options = JSON.stringify({ base, caseSensitive });
+  return [
+    ...(hasClient ? [`import ${JSON.stringify(clientId)};`] : []),
+    "import { defineSite } from 'fair-trail';",
+    "import { replaceSite } from 'fair-trail/internal/live';",
+    `export const site = defineSite(${parsed(definition)}, ${options});`,
+    'export default site;',
+    'if (import.meta.hot) {',
+    '  import.meta.hot.data.site ??= site;',
+    '  import.meta.hot.accept((next) => next && replaceSite(import.meta.hot.data.site, next.default));',
+    '}',
+    '',
+  ].join('\n');
+}
+
+/** Stands for a site file that has never been without a fatal problem. */
+export function brokenModule(problems: readonly FileProblem[], hasClient: boolean): string {
+  const text = problems.map(problemText).join('\n');
+  return [
+    ...(hasClient ? [`import ${JSON.stringify(clientId)};`] : []),
+    `throw new Error(${JSON.stringify(`The site file has problems:\n${text}`)});`,
+    // An app that imports the site finds the name, and is told what is wrong.
+    'export const site = undefined;',
+    'export default site;',
+    '',
+  ].join('\n');
+}

@@ -1,0 +1,185 @@
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
+import type { Logger } from 'vite';
+import { absoluteAddress } from '../core/site/address.ts';
+import type { SiteRecords } from '../core/site/records.ts';
+import type { DefinedSite } from '../core/site/site.ts';
+import type { PrerenderOptions } from './options.ts';
+import type { PageTags } from './page-scripts.ts';
+import { fileOf } from './page-list.ts';
+import type {
+  PageList,
+  PageTask,
+  PrerenderAnswer,
+  PrerenderJob,
+  PrerenderRequest,
+} from './prerender-messages.ts';
+import { Progress } from './progress.ts';
+import { outlet, redirectPage } from './written-page.ts';
+
+interface PrerenderSettings {
+  readonly site: DefinedSite;
+  readonly options: PrerenderOptions;
+  /** The path of the module that renders the app. */
+  readonly module: string;
+  readonly root: string;
+  readonly outDir: string;
+  readonly logger: Logger;
+  readonly tags: PageTags;
+}
+
+/** What came of it. */
+export interface Prerendered {
+  /** A line for each page that could not be written. */
+  readonly failures: readonly string[];
+  /** The ids of the pages of the app's stage; null where they are not known. */
+  readonly stage: readonly string[] | null;
+}
+
+/** Below so many pages, another thread costs more than it saves. */
+const pagesPerThread = 200;
+
+/**
+ * Writes each page of the site into the folder of a build, and what belongs to them: the sitemap, the page for unknown addresses, and
+ * redirects.
+ *
+ * @throws Error where nothing can be written: without a place for the app in `index.html`, or an entry that does not load
+ */
+export async function prerender(settings: PrerenderSettings): Promise<Prerendered> {
+  const { site, options, outDir, logger } = settings;
+  const template = readFileSync(path.join(outDir, 'index.html'), 'utf8');
+  if (!template.includes(outlet)) {
+    throw new Error(`fair-trail: index.html has no place for the app. Write ${outlet} where its markup belongs, without spaces.`);
+  }
+  const job: PrerenderJob = {
+    module: settings.module,
+    definition: site.definition,
+    base: `${site.base}/`,
+    caseSensitive: site.caseSensitive,
+    records: await recordsFrom(options.records, settings.root),
+    template,
+    outDir,
+    tags: settings.tags,
+  };
+  const seconds = options.timeout ?? 30;
+  const first = new PageWriter(job, seconds);
+  const list = await first.list().catch((error: unknown) => {
+    first.end();
+    throw error;
+  });
+  if (options.fallback !== undefined) writeFileSync(path.join(outDir, options.fallback), template);
+  const tasks = [...list.pages, { address: `${site.base}/404`, file: '404.html' }];
+  const progress = new Progress(tasks.length, logger);
+  const count = Math.max(1, Math.min(availableParallelism(), Math.floor(tasks.length / pagesPerThread)));
+  const writers = [first, ...Array.from({ length: count - 1 }, () => new PageWriter(job, seconds))];
+  const failures: string[] = list.leftOut.map((address) => `${address}: its path is that of no file, or of another page.`);
+  let next = 0;
+  try {
+    await Promise.all(
+      writers.map(async (writer) => {
+        for (let task = tasks[next++]; task; task = tasks[next++]) {
+          const failure = await writer.write(task);
+          if (failure !== null) failures.push(`${task.address}: ${failure}`);
+          progress.step();
+        }
+      }),
+    );
+  } finally {
+    progress.end();
+    for (const writer of writers) writer.end();
+  }
+  writeRest(list, settings);
+  const pages = `${tasks.length - failures.length + list.leftOut.length} pages`;
+  logger.info(`fair-trail: wrote ${pages} and ${list.redirects.length} redirects.`);
+  if (site.origin === null) logger.warn('fair-trail: no sitemap is written. Give the site file an "origin".');
+  return { failures, stage: list.stage };
+}
+
+async function recordsFrom(given: PrerenderOptions['records'], root: string): Promise<SiteRecords | null> {
+  if (given === undefined) return null;
+  if (typeof given === 'function') return given();
+  const file = path.resolve(root, given);
+  try {
+    return JSON.parse(readFileSync(file, 'utf8')) as SiteRecords;
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    throw new Error(`fair-trail: the records in "${given}" cannot be read (${reason}). Write { "name": [{ "params": { … } }] }.`);
+  }
+}
+
+function writeRest({ redirects, sitemap }: PageList, { site, outDir }: PrerenderSettings): void {
+  for (const { name, text } of sitemap) writeFileSync(path.join(outDir, name), text);
+  for (const redirect of redirects) {
+    const file = fileOf(site, redirect.from);
+    if (file === null) continue;
+    const place = path.join(outDir, file);
+    const canonical = site.origin === null ? redirect.to : absoluteAddress(site.origin, redirect.to);
+    mkdirSync(path.dirname(place), { recursive: true });
+    writeFileSync(place, redirectPage(redirect, canonical));
+  }
+  const place = path.join(outDir, 'redirects.json');
+  if (redirects.length === 0) rmSync(place, { force: true });
+  else writeFileSync(place, `${JSON.stringify(redirects, null, 2)}\n`);
+}
+
+/** A thread that writes one page after the other. One that does not come to an end is stopped, and the next page has a new one. */
+class PageWriter {
+  readonly #job: PrerenderJob;
+  readonly #seconds: number;
+  #worker: Worker | null = null;
+  #settle: (answer: PrerenderAnswer) => void = () => undefined;
+
+  constructor(job: PrerenderJob, seconds: number) {
+    this.#job = job;
+    this.#seconds = seconds;
+  }
+
+  /** @throws Error where the entry cannot be loaded */
+  async list(): Promise<PageList> {
+    const answer = await this.#ask({ type: 'list' });
+    if (answer.type === 'list') return answer.list;
+    throw new Error(`fair-trail: the pages cannot be rendered. ${answer.failure ?? ''}`);
+  }
+
+  /** @returns why the page could not be written; null where it was */
+  async write(page: PageTask): Promise<string | null> {
+    const answer = await this.#ask({ type: 'page', page });
+    return answer.type === 'list' ? null : answer.failure;
+  }
+
+  end(): void {
+    void this.#worker?.terminate();
+    this.#worker = null;
+  }
+
+  #ask(request: PrerenderRequest): Promise<PrerenderAnswer> {
+    const worker = (this.#worker ??= this.#start());
+    return new Promise((resolve) => {
+      const fail = () => this.#fail(`It did not end within ${this.#seconds} seconds, and was stopped.`);
+      const timer = setTimeout(fail, 1000 * this.#seconds);
+      this.#settle = (answer) => {
+        clearTimeout(timer);
+        resolve(answer);
+      };
+      worker.postMessage(request);
+    });
+  }
+
+  #start(): Worker {
+    const worker = new Worker(new URL('./prerender-worker.js', import.meta.url), { workerData: this.#job });
+    worker.on('message', (answer: PrerenderAnswer) => this.#settle(answer));
+    worker.on('error', (error: unknown) => this.#fail(error instanceof Error ? error.message : String(error)));
+    worker.on('exit', (code) => {
+      if (this.#worker === worker) this.#fail(`It ended the thread that renders pages (exit code ${code}).`);
+    });
+    return worker;
+  }
+
+  /** What is asked for fails, and what comes next has a new thread. */
+  #fail(failure: string): void {
+    this.end();
+    this.#settle({ type: 'failed', failure });
+  }
+}

@@ -1,0 +1,112 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { normalizePath } from 'vite';
+import { readTokens, type TokenThemes } from '../core/color/tokens.ts';
+import type { Theme } from '../core/color/derive-theme.ts';
+import { checkSite } from '../core/site/define.ts';
+import type { SiteOptions } from '../core/site/define.ts';
+import { severityOf } from '../core/site/problem-codes.ts';
+import type { DefinedSite } from '../core/site/site.ts';
+import { placesIn, syntaxPlace, type TextPlace } from './json-places.ts';
+
+/** One thing that is wrong with a file, as it is shown over the page and in the terminal. */
+export interface FileProblem extends TextPlace {
+  readonly file: string;
+  readonly code: string;
+  readonly isFatal: boolean;
+  readonly message: string;
+  readonly remedy: string;
+}
+
+/** A file as it was read; without a value, one of its problems is fatal. */
+export interface ReadFile<Value> {
+  readonly value: Value | null;
+  readonly problems: readonly FileProblem[];
+}
+
+interface ReadText {
+  readonly value: unknown;
+  readonly placeOf: (pointer: string) => TextPlace;
+}
+
+const start: TextPlace = { line: 1, column: 1 };
+
+/** The JSON of a file, or why there is none. */
+function readJson(file: string, shown: string): ReadText | FileProblem {
+  const failed = (code: string, place: TextPlace, message: string, remedy: string): FileProblem => ({
+    ...{ file: shown, code, isFatal: true, message, remedy },
+    ...place,
+  });
+  let text: string;
+  try {
+    // A byte order mark is no part of the text.
+    text = readFileSync(file, 'utf8').replace(/^\uFEFF/u, '');
+  } catch (error) {
+    const { code = 'unknown error' } = error as NodeJS.ErrnoException;
+    return code === 'ENOENT'
+      ? failed('file-missing', start, 'The file is not there.', 'Put it back, or correct the path in the configuration.')
+      : failed('file-unreadable', start, `The file cannot be read (${code}).`, 'Make it readable.');
+  }
+  try {
+    return { value: JSON.parse(text), placeOf: placesIn(text) };
+  } catch (error) {
+    const place = syntaxPlace(text, error);
+    const message = text.trim() === '' ? 'The file is empty.' : 'This is not JSON.';
+    return failed('json-syntax', place, message, 'Correct it here, or just before.');
+  }
+}
+
+/**
+ * Reads and checks a site file.
+ *
+ * @param shown its path as problems name it
+ */
+export function readSite(file: string, shown: string, options: SiteOptions): ReadFile<DefinedSite> {
+  const read = readJson(file, shown);
+  if ('code' in read) return { value: null, problems: [read] };
+  const { site, problems } = checkSite(read.value, options);
+  return {
+    value: site,
+    problems: problems.map(({ code, pointer, message, remedy }) => ({
+      ...{ file: shown, code, isFatal: severityOf(code) === 'fatal', message, remedy },
+      ...read.placeOf(pointer),
+    })),
+  };
+}
+
+/** Reads a file of design tokens. What it does not say is as in the library's own theme. */
+export function readTheme(file: string, shown: string): ReadFile<TokenThemes> {
+  const read = readJson(file, shown);
+  if ('code' in read) return { value: null, problems: [read] };
+  const own = readTokens(JSON.parse(readFileSync(libraryFile('tokens.json'), 'utf8')), {} as Theme);
+  const tokens = readTokens(read.value, own.themes['default'] ?? ({} as Theme));
+  const problems = tokens.problems.map(({ pointer, message }) => ({
+    ...{ file: shown, code: 'token-problems', isFatal: true, message, remedy: 'Correct the token.' },
+    ...read.placeOf(pointer),
+  }));
+  return { value: problems.length === 0 ? tokens : null, problems };
+}
+
+/** Where a file of this package is. */
+export function libraryFile(name: string): string {
+  return path.join(import.meta.dirname, '../..', name);
+}
+
+/** Folders in which nobody keeps a site file. */
+const passedOver = /^(?:\.|node_modules$|dist$|build$|coverage$)/u;
+
+/** The paths of the site files below a folder. */
+export function findSiteFiles(folder: string): readonly string[] {
+  const found: string[] = [];
+  for (const item of readdirSync(folder, { withFileTypes: true })) {
+    const place = path.join(folder, item.name);
+    if (item.isDirectory() && !passedOver.test(item.name)) found.push(...findSiteFiles(place));
+    else if (item.isFile() && item.name.endsWith('.site.json')) found.push(normalizePath(place));
+  }
+  return found;
+}
+
+/** A problem in a line of the terminal, and what to do in the next. */
+export function problemText({ file, line, column, code, message, remedy }: FileProblem): string {
+  return `${file}:${line}:${column} ${code}: ${message}\n  ${remedy}`;
+}
