@@ -38,7 +38,8 @@ export function earlyScriptPlugin(context: PluginContext): Plugin {
       handler: () => [tag('script', { src: context.config.base + fileName() })],
     },
     configureServer: ({ middlewares }) => {
-      middlewares.use('/@fair-trail/early.js', (_, response) => {
+      // Plugins see a request before Vite takes the base path away.
+      middlewares.use(context.config.base + fileName(), (_, response) => {
         response.setHeader('Content-Type', 'text/javascript').end(source);
       });
     },

@@ -21,6 +21,8 @@ export interface FollowedFile<Value> {
   readonly problems: readonly FileProblem[];
   /** As it was when it was last without a fatal problem; null where it never was. */
   readonly lastGood: Value | null;
+  /** What was read last; null where nothing could be. */
+  readonly text: string | null;
 }
 
 /**
@@ -142,5 +144,5 @@ export class Project {
 }
 
 function follow<Value>(read: ReadFile<Value>, before: FollowedFile<Value> | undefined): FollowedFile<Value> {
-  return { problems: read.problems, lastGood: read.value ?? before?.lastGood ?? null };
+  return { problems: read.problems, text: read.text, lastGood: read.value ?? before?.lastGood ?? null };
 }

@@ -22,9 +22,12 @@ export interface FileProblem extends TextPlace {
 export interface ReadFile<Value> {
   readonly value: Value | null;
   readonly problems: readonly FileProblem[];
+  /** What was read; null where nothing could be. */
+  readonly text: string | null;
 }
 
 interface ReadText {
+  readonly text: string;
   readonly value: unknown;
   readonly placeOf: (pointer: string) => TextPlace;
 }
@@ -32,27 +35,39 @@ interface ReadText {
 const start: TextPlace = { line: 1, column: 1 };
 
 /** The JSON of a file, or why there is none. */
-function readJson(file: string, shown: string): ReadText | FileProblem {
+function readJson(file: string, shown: string): ReadText | { readonly problem: FileProblem; readonly text: string | null } {
   const failed = (code: string, place: TextPlace, message: string, remedy: string): FileProblem => ({
     ...{ file: shown, code, isFatal: true, message, remedy },
     ...place,
   });
-  let text: string;
+  let text: string | null = null;
   try {
+    text = readFileSync(file, 'utf8');
     // A byte order mark is no part of the text.
-    text = readFileSync(file, 'utf8').replace(/^\uFEFF/u, '');
+    const json = text.replace(/^\uFEFF/u, '');
+    return { text, value: JSON.parse(json), placeOf: placesIn(json) };
   } catch (error) {
+    if (text !== null) {
+      const message = text.trim() === '' ? 'The file is empty.' : 'This is not JSON.';
+      return { text, problem: failed('json-syntax', syntaxPlace(text, error), message, 'Correct it here, or just before.') };
+    }
     const { code = 'unknown error' } = error as NodeJS.ErrnoException;
-    return code === 'ENOENT'
-      ? failed('file-missing', start, 'The file is not there.', 'Put it back, or correct the path in the configuration.')
-      : failed('file-unreadable', start, `The file cannot be read (${code}).`, 'Make it readable.');
+    const isMissing = code === 'ENOENT';
+    return {
+      text,
+      problem: isMissing
+        ? failed('file-missing', start, 'The file is not there.', 'Put it back, or correct the path in the configuration.')
+        : failed('file-unreadable', start, `The file cannot be read (${code}).`, 'Make it readable.'),
+    };
   }
+}
+
+/** The text of a file as it is now; null where it cannot be read. */
+export function contentOf(file: string): string | null {
   try {
-    return { value: JSON.parse(text), placeOf: placesIn(text) };
-  } catch (error) {
-    const place = syntaxPlace(text, error);
-    const message = text.trim() === '' ? 'The file is empty.' : 'This is not JSON.';
-    return failed('json-syntax', place, message, 'Correct it here, or just before.');
+    return readFileSync(file, 'utf8');
+  } catch {
+    return null;
   }
 }
 
@@ -63,10 +78,11 @@ function readJson(file: string, shown: string): ReadText | FileProblem {
  */
 export function readSite(file: string, shown: string, options: SiteOptions): ReadFile<DefinedSite> {
   const read = readJson(file, shown);
-  if ('code' in read) return { value: null, problems: [read] };
+  if ('problem' in read) return { value: null, problems: [read.problem], text: read.text };
   const { site, problems } = checkSite(read.value, options);
   return {
     value: site,
+    text: read.text,
     problems: problems.map(({ code, pointer, message, remedy }) => ({
       ...{ file: shown, code, isFatal: severityOf(code) === 'fatal', message, remedy },
       ...read.placeOf(pointer),
@@ -77,14 +93,14 @@ export function readSite(file: string, shown: string, options: SiteOptions): Rea
 /** Reads a file of design tokens. What it does not say is as in the library's own theme. */
 export function readTheme(file: string, shown: string): ReadFile<TokenThemes> {
   const read = readJson(file, shown);
-  if ('code' in read) return { value: null, problems: [read] };
+  if ('problem' in read) return { value: null, problems: [read.problem], text: read.text };
   const own = readTokens(JSON.parse(readFileSync(libraryFile('tokens.json'), 'utf8')), {} as Theme);
   const tokens = readTokens(read.value, own.themes['default'] ?? ({} as Theme));
   const problems = tokens.problems.map(({ pointer, message }) => ({
     ...{ file: shown, code: 'token-problems', isFatal: true, message, remedy: 'Correct the token.' },
     ...read.placeOf(pointer),
   }));
-  return { value: problems.length === 0 ? tokens : null, problems };
+  return { value: problems.length === 0 ? tokens : null, problems, text: read.text };
 }
 
 /** Where a file of this package is. */

@@ -11,10 +11,10 @@ interface SheetServer {
   ) => Promise<{ readonly status: number; readonly headers: Readonly<Record<string, string>>; readonly body: string | Uint8Array }>;
 }
 
-const folder = '/@fair-trail/sheet';
-
 /** Serves the state sheet of the project's site file, which loads again when a file of the project changes. */
 export function serveSheet({ middlewares, watcher }: ViteDevServer, { config, project, options }: PluginContext): void {
+  // Plugins see a request before Vite takes the base path away.
+  const folder = `${config.base}@fair-trail/sheet`;
   const open = new Set<ServerResponse>();
   const absolute = (file: string) => path.resolve(config.root, file);
   const { records, icons } = options.sheet ?? {};
@@ -28,7 +28,7 @@ export function serveSheet({ middlewares, watcher }: ViteDevServer, { config, pr
     const [name = ''] = (request.url ?? '/').slice(1).split('?');
     if (request.originalUrl?.split('?')[0]?.endsWith('/sheet')) {
       // What the page loads is beside it.
-      response.writeHead(302, { Location: `${config.base}${folder.slice(1)}/` }).end();
+      response.writeHead(302, { Location: `${folder}/` }).end();
       return;
     }
     if (name === 'changes') {

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import type { Plugin, ViteDevServer } from 'vite';
 import { everyEntry, type DefinedSite } from '../core/site/site.ts';
-import { problemText } from './read-files.ts';
+import { contentOf, problemText } from './read-files.ts';
 import { siteModuleId, stylesId, type PluginContext } from './site-plugin.ts';
 import { serveSheet } from './serve-sheet.ts';
 import { coverageText } from './stage-coverage.ts';
@@ -11,6 +11,9 @@ interface StageReport {
   readonly pages: readonly string[];
   readonly layouts: readonly string[];
 }
+
+/** How long a file may be in writing, in milliseconds. */
+const settlingTime = 150;
 
 /** Follows the project's files while the server runs: the app is updated, problems are shown, and the sheet is served. */
 export function serverPlugin(context: PluginContext): Plugin {
@@ -28,6 +31,13 @@ export function serverPlugin(context: PluginContext): Plugin {
     }
     reported = text;
     server?.environments.client.hot.send('fair-trail:problems', shownProblems());
+  }
+
+  /** What was read while an editor wrote it is half of a file, and the rest may come without another word of the watcher. */
+  function lookAgain(file: string, read: string | null): void {
+    setTimeout(() => {
+      if (contentOf(file) !== read) server?.watcher.emit('change', file);
+    }, settlingTime);
   }
 
   /** Where a browser finds a file of the project. */
@@ -68,6 +78,7 @@ export function serverPlugin(context: PluginContext): Plugin {
       // Each environment asks; the file is read for the first.
       const now = !isFirst ? before : isSite ? project.readSite(file) : project.readTokens();
       if (isFirst) report();
+      if (isFirst && now?.problems.some(({ isFatal }) => isFatal)) lookAgain(file, now.text);
       if (!now || type === 'delete' || now.problems.some(({ isFatal }) => isFatal)) return [];
       const styles = [stylesId, `${stylesId}?direct`].map((id) => moduleGraph.getModuleById(id));
       if (isTokens) return styles.filter((module) => module !== undefined);
