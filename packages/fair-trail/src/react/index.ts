@@ -32,3 +32,4 @@ export {
   type StageLayout,
 } from './page.ts';
 export { TrailLink, type TrailLinkProps } from './trail-link.tsx';
+export { loadPage } from '../parts/load-page.ts';

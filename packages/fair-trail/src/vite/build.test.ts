@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import sirv from 'sirv';
 import { chromium, type Browser } from 'playwright';
-import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
 import { chromiumArguments, findChromium } from '../../../../scripts/chromium.mjs';
 import {
   readIn,
@@ -23,6 +23,10 @@ beforeAll(async () => {
   browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
 });
 afterAll(() => browser.close());
+
+// As `vite build` sets it, and the test runner does not.
+beforeEach(() => vi.stubEnv('NODE_ENV', 'production'));
+afterEach(() => vi.unstubAllEnvs());
 
 const ends: (() => Promise<void> | void)[] = [];
 afterEach(async () => {
@@ -158,7 +162,7 @@ describe('what is wrong ends the build, and names the place', () => {
     ['half of a site file', siteText.slice(0, 400), 'json-syntax', {}],
     ['a tokens file that is not there', siteText, 'src/none.tokens.json:1:1 file-missing', { tokens: 'src/none.tokens.json' }],
     ['a site file that is not there', siteText, 'src/none.site.json:1:1 file-missing', { site: 'src/none.site.json' }],
-    ['records that are not there', siteText, 'The records in "none.json" cannot be read', { prerender: { entry: server.react, records: 'none.json' } }],
+    ['records that are not there', siteText, 'the records in "none.json" cannot be read', { prerender: { entry: server.react, records: 'none.json' } }],
   ])('%s', async (_, text, expected, options) => {
     const { failure } = await build('react', 8, options, (project) => project.write(siteFile, text));
     expect(failure).toContain(expected);

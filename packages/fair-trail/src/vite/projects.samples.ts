@@ -61,7 +61,7 @@ const react = {
 import site from './observatory.site.json';
 const navigation = bindSite(site, { Navbar, Stage, Trail });
 function EntryPage() {
-  return <><h1>{useCurrentEntry()?.label}</h1><label>Notes <input /></label><p style={{ height: '3000px' }} /></>;
+  return <><h1>{useCurrentEntry()?.label}</h1><label>Notes <input /></label><p className="tall" /></>;
 }
 export const pages = {
   today: EntryPage,
@@ -82,19 +82,23 @@ export function App(props: { url?: string; renderedUrl?: string }) {
   'src/hides.tsx': "import './hides.css';\nexport default function Hides() { return <h1>Hides</h1>; }\n",
   'src/hides.css': 'h1 { letter-spacing: 0.01em; }\n',
   'src/main.tsx': `import { createRoot, hydrateRoot } from 'react-dom/client';
-import { LazyPage } from './lazy.ts';
+import { loadPage } from 'fair-trail/react';
 import { App, pages } from './app.tsx';
+import site from './observatory.site.json';
+import './tall.css';
 const container = document.getElementById('app')!;
 if (container.firstElementChild) {
-  if (location.pathname.endsWith('/hides')) await LazyPage(pages.hides);
+  await loadPage(site, pages, location.pathname);
   hydrateRoot(container, <App renderedUrl={location.pathname} />);
 } else createRoot(container).render(<App />);
 `,
-  'src/lazy.ts': 'export const LazyPage = (page: { load(): Promise<unknown> }) => page.load();\n',
   'src/server.tsx': `import { renderToString } from 'react-dom/server';
-import { App } from './app.tsx';
+import { loadPage } from 'fair-trail/react';
+import { App, pages } from './app.tsx';
+import site from './observatory.site.json';
 export { pages, records } from './app.tsx';
 export async function render(url: string) {
+  await loadPage(site, pages, url);
   return renderToString(<App url={url} />);
 }
 `,
@@ -122,7 +126,7 @@ defineProps<{ url?: string; renderedUrl?: string }>();
 import { useCurrentEntry } from 'fair-trail/vue';
 const entry = useCurrentEntry();
 </script>
-<template><h1>{{ entry?.label }}</h1><label>Notes <input /></label><p style="height: 3000px"></p></template>
+<template><h1>{{ entry?.label }}</h1><label>Notes <input /></label><p class="tall"></p></template>
 `,
   'src/hides.vue': '<template><h1>Hides</h1></template>\n',
   'src/pages.ts': `import { lazyPage } from 'fair-trail/vue';
@@ -137,33 +141,41 @@ export const pages = {
 export const records = { species: [{ params: { slug: 'curlew' }, label: 'Curlew' }] };
 `,
   'src/main.ts': `import { createApp, createSSRApp } from 'vue';
+import { loadPage } from 'fair-trail/vue';
 import App from './app.vue';
+import site from './observatory.site.json';
+import './tall.css';
 import { pages } from './pages.ts';
 const container = document.getElementById('app')!;
 if (container.firstElementChild) {
-  if (location.pathname.endsWith('/hides')) await pages.hides.load();
+  await loadPage(site, pages, location.pathname);
   createSSRApp(App, { renderedUrl: location.pathname }).mount(container);
 } else createApp(App).mount(container);
 `,
   'src/server.ts': `import { createSSRApp } from 'vue';
 import { renderToString } from 'vue/server-renderer';
+import { loadPage } from 'fair-trail/vue';
 import App from './app.vue';
+import site from './observatory.site.json';
+import { pages } from './pages.ts';
 export { pages, records } from './pages.ts';
-export const render = (url: string) => renderToString(createSSRApp(App, { url }));
+export async function render(url: string) {
+  await loadPage(site, pages, url);
+  return renderToString(createSSRApp(App, { url }));
+}
 `,
 };
 
 const plain = {
   'index.html': html(
     'main.ts',
-    '<trail-site id="site"><trail-bar></trail-bar><h1>Today</h1><label>Notes <input></label><p style="height: 3000px"></p></trail-site><trail-site src="src/observatory.site.json" base="/point/"><trail-bar id="second" label="Second"></trail-bar></trail-site>',
-  ).replace(' style="height: 3000px"', ' class="tall"'),
+    '<trail-site id="site"><trail-bar></trail-bar><h1>Today</h1><label>Notes <input></label><p class="tall"></p></trail-site><trail-site src="src/observatory.site.json" base="/point/"><trail-bar id="second" label="Second"></trail-bar></trail-site>',
+  ),
   'src/main.ts': `import 'fair-trail/elements';
 import './tall.css';
 import site from './observatory.site.json';
 Object.assign(document.getElementById('site')!, { site });
 `,
-  'src/tall.css': '.tall { height: 3000px; }\n',
 };
 
 const filesOf: Readonly<Record<Framework, Readonly<Record<string, string>>>> = { react, vue, html: plain };
@@ -192,6 +204,7 @@ export async function sampleProject(framework: Framework, version: 7 | 8): Promi
     writeFileSync(place, text);
   };
   for (const [file, text] of Object.entries(filesOf[framework])) write(file, text);
+  write('src/tall.css', '.tall { height: 3000px; }\n');
   write(siteFile, siteText);
   write(tokensFile, tokensText);
   write('package.json', '{ "name": "sample", "private": true, "type": "module" }\n');

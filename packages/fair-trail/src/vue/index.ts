@@ -21,3 +21,4 @@ export {
   type StagePages,
 } from './page.ts';
 export { TrailLink } from './trail-link.ts';
+export { loadPage } from '../parts/load-page.ts';
