@@ -58,6 +58,49 @@ const byLanguage = (one) => ({ type: 'object', minProperties: 1, additionalPrope
 const text = { type: 'string', pattern: '\\S' };
 const localized = { anyOf: [{ $ref: '#/$defs/text' }, { $ref: '#/$defs/texts' }] };
 
+/** What each field may look like, for editors to offer. A field of this name has these examples wherever it stands. */
+const examples = {
+  $schema: ['../node_modules/fair-trail/site.schema.json'],
+  name: ['Marram Point Bird Observatory'],
+  origin: ['https://marram.example'],
+  language: ['en', 'cy'],
+  languages: [['en', 'cy']],
+  audiences: [['ringer', 'warden']],
+  home: ['today'],
+  title: ['{label} · {site}'],
+  entries: [[{ id: 'hides', label: 'Hides', href: '/hides' }]],
+  menus: [{ main: ['today', { entry: 'hides', depth: 2 }] }],
+  id: ['hides'],
+  label: ['Hides', '{slug}'],
+  href: ['/hides', '/species/:slug', 'https://tides.example/marram-point'],
+  aliases: [['/birds']],
+  movedFrom: [['/hides/lighthouse']],
+  query: [['month']],
+  audience: [['ringer']],
+  planned: [true],
+  opens: ['new-tab'],
+  summary: ['Bitterns, if you wait'],
+  badge: ['new'],
+  icon: ['binoculars'],
+  currentIcon: ['binoculars-filled'],
+  priority: [10],
+  flex: ['1 1 auto'],
+  breadcrumb: [false],
+  listed: [false],
+  records: ['species'],
+  entry: ['hides'],
+  depth: [2],
+  params: [{ slug: 'curlew' }],
+  action: ['sign-in'],
+  either: [
+    [
+      { action: 'sign-out', label: 'Sign out', audience: ['ringer'] },
+      { action: 'sign-in', label: 'Sign in' },
+    ],
+  ],
+  divider: [true],
+};
+
 /** What a schema can say of each type of field. */
 const schemas = {
   text,
@@ -65,7 +108,7 @@ const schemas = {
   title: localized,
   name,
   names: listOf(name),
-  audience: { type: 'array', minItems: 1, items: name },
+  audience: { type: 'array', minItems: 1, items: { $ref: '#/$defs/audience' } },
   query: listOf(name),
   paths: listOf({ $ref: '#/$defs/path' }),
   href: { anyOf: [{ $ref: '#/$defs/href' }, byLanguage({ $ref: '#/$defs/href' })] },
@@ -79,7 +122,7 @@ const schemas = {
   entries: listOf({ $ref: '#/$defs/entry' }),
   menus: { type: 'object', propertyNames: name, additionalProperties: { $ref: '#/$defs/menuItems' } },
   menuItems: { $ref: '#/$defs/menuItems' },
-  entryId: { $ref: '#/$defs/text' },
+  entryId: { $ref: '#/$defs/entryId' },
   depth: { type: 'integer', minimum: 1, default: 1 },
   params: { type: 'object', additionalProperties: { $ref: '#/$defs/text' } },
   divider: { const: true },
@@ -91,9 +134,17 @@ function objectSchema(table) {
     const hasDefault = ['boolean', 'number', 'string'].includes(typeof usual);
     const schema = schemas[type];
     if (!schema) throw new Error(`field-documents.mjs has no schema for fields of the type "${type}".`);
+    const shown =
+      field === 'home' ? { $ref: '#/$defs/homeId' } : /icon$/iu.test(field) ? { $ref: '#/$defs/icon' } : schema;
+    if (!examples[field]) throw new Error(`field-documents.mjs has no example of the field "${field}".`);
     return [
       field,
-      { ...schema, ...(hasDefault && { default: usual }), description: plain(descriptionOf(definition, field)) },
+      {
+        ...shown,
+        ...(hasDefault && { default: usual }),
+        description: plain(descriptionOf(definition, field)),
+        examples: examples[field],
+      },
     ];
   });
   const required = Object.entries(table).flatMap(([field, definition]) => (definition.required ? [field] : []));
@@ -126,6 +177,11 @@ export function siteSchema() {
         description: "Text by language tag; the site's own language must be among them.",
       },
       name: { type: 'string', pattern: '^[A-Za-z][A-Za-z0-9_.-]*$' },
+      // A schema of one site has the names of that site in these places.
+      entryId: { $ref: '#/$defs/text' },
+      homeId: name,
+      audience: name,
+      icon: name,
       path: {
         type: 'string',
         pattern: '^/(?!/|\\\\[^\\\\:*{}()?+#])',
@@ -136,7 +192,7 @@ export function siteSchema() {
       menuItems: listOf({ $ref: '#/$defs/menuItem' }),
       menuItem: {
         oneOf: [
-          { $ref: '#/$defs/text', description: 'The id of an entry.' },
+          { $ref: '#/$defs/entryId', description: 'The id of an entry.' },
           ...Object.values(menuItemFields).map(objectSchema),
         ],
       },

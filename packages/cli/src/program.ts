@@ -1,14 +1,17 @@
 import { Command } from 'commander';
 import { failureLine } from './failure.ts';
+import { addAddCommand } from './commands/add-command.ts';
 import { addAuditCommand } from './commands/audit-command.ts';
 import { addCheckCommand } from './commands/check-command.ts';
 import { addCompareCommand } from './commands/compare-command.ts';
 import { addCompileCommand } from './commands/compile-command.ts';
 import { addConvertCommand } from './commands/convert-command.ts';
+import { addNewCommand } from './commands/new-command.ts';
 import { addSheetCommand } from './commands/sheet-command.ts';
 import { addShowCommand } from './commands/show-command.ts';
 import { addStylesCommand } from './commands/styles-command.ts';
 import { addTokensCommand } from './commands/tokens-command.ts';
+import { addTypesCommand } from './commands/types-command.ts';
 import { addWalkCommand } from './commands/walk-command.ts';
 
 /** The command line. It throws what commander throws for bad use, and a `Failure` for bad input. */
@@ -24,11 +27,14 @@ export function createProgram(version: string): Command {
     })
     .exitOverride();
 
+  addNewCommand(program, version);
+  addAddCommand(program);
   addShowCommand(program);
   addCheckCommand(program, version);
   addCompareCommand(program, version);
   addCompileCommand(program);
   addConvertCommand(program);
+  addTypesCommand(program);
   addStylesCommand(program);
   addTokensCommand(program);
   addSheetCommand(program);

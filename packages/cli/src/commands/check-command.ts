@@ -2,10 +2,12 @@ import type { Command } from 'commander';
 import { reviewSite } from 'fair-trail';
 import { readSiteFile, type LocatedProblem } from '../input/site-file.ts';
 import type { Finding } from '../report/finding.ts';
+import { runWhileWatching } from '../watch.ts';
 import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';
 
 interface CheckOptions extends ReportOptions {
   readonly release?: boolean;
+  readonly watch?: boolean;
 }
 
 export function addCheckCommand(program: Command, version: string): void {
@@ -20,10 +22,14 @@ export function addCheckCommand(program: Command, version: string): void {
     .option('--release', 'the site is about to be published: planned pages are errors')
     .addOption(failOnOption())
     .addOption(formatOption())
+    .option('--watch', 'check again whenever the file changes, until the command is stopped')
     .action(async (file: string, options: CheckOptions) => {
-      const { site, problems, locate } = await readSiteFile(file);
-      const reviewed = site ? locate(reviewSite(site, { release: options.release ?? false })) : [];
-      report([...problems, ...reviewed].map(toFinding), options, version);
+      const check = async () => {
+        const { site, problems, locate } = await readSiteFile(file);
+        const reviewed = site ? locate(reviewSite(site, { release: options.release ?? false })) : [];
+        report([...problems, ...reviewed].map(toFinding), options, version);
+      };
+      await (options.watch === true ? runWhileWatching(file, check) : check());
     });
 }
 

@@ -15,6 +15,7 @@ import { Failure } from '../failure.ts';
 import { ownTokens, readThemeFile } from '../input/theme-file.ts';
 import { printable } from '../printable.ts';
 import { table } from '../report/table.ts';
+import { runWhileWatching } from '../watch.ts';
 import { writeFiles } from '../writers/write-files.ts';
 
 interface TokensOptions {
@@ -22,6 +23,7 @@ interface TokensOptions {
   readonly out?: string;
   readonly format: 'text' | 'json';
   readonly force?: boolean;
+  readonly watch?: boolean;
 }
 
 export function addTokensCommand(program: Command): void {
@@ -38,7 +40,21 @@ export function addTokensCommand(program: Command): void {
     .option('--out <FILE>', 'write the theme: a .css file of custom properties, or a .json file of design tokens')
     .addOption(new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json']).default('text'))
     .option('--force', 'replace a file that is there already')
-    .action((file: string | undefined, options: TokensOptions) => tokens(file, options));
+    .option('--watch', 'do it again whenever the tokens file changes, until the command is stopped')
+    .action(async (file: string | undefined, options: TokensOptions) => {
+      if (options.watch !== true) {
+        tokens(file, options);
+        return;
+      }
+      if (file === undefined) throw new Failure('bad-usage', '--watch needs a tokens file to watch.');
+      let isFirst = true;
+      await runWhileWatching(file, () => {
+        // What the command wrote itself may be written again.
+        const force = (options.force ?? false) || !isFirst;
+        tokens(file, { ...options, force });
+        isFirst = false;
+      });
+    });
 }
 
 function tokens(file: string | undefined, options: TokensOptions): void {

@@ -1,4 +1,4 @@
-import { closeSync, openSync, readSync, statSync } from 'node:fs';
+import { closeSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { Failure, type CommandFailureCode } from '../failure.ts';
 import { printable } from '../printable.ts';
@@ -41,6 +41,15 @@ export function kindOf(path: string): 'file' | 'folder' | null {
     return found ? (found.isDirectory() ? 'folder' : 'file') : null;
   } catch (error) {
     throw readFailure(error as NodeJS.ErrnoException, printable(path));
+  }
+}
+
+/** The bytes of a file as text, to see whether they have changed; null where there are none to be had. */
+export function contentOf(file: string): string | null {
+  try {
+    return readFileSync(file, 'latin1');
+  } catch {
+    return null;
   }
 }
 

@@ -159,7 +159,9 @@ export function writeFolder(folder: string, files: readonly OutputFile[], mayRep
   const placed = files.map((file) => ({ ...file, path: path.join(folder, file.path) }));
   refusePresent(placed, mayReplace);
   try {
-    mkdirSync(folder, { recursive: true });
+    for (const place of new Set([folder, ...placed.map((file) => path.dirname(file.path))])) {
+      mkdirSync(place, { recursive: true });
+    }
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     throw new Failure(

@@ -6,6 +6,7 @@ export { colorNames } from './color/palette.ts';
 export type { TokenThemes } from './color/tokens.ts';
 export { escapeMarkup, escapeXml } from './output/escape.ts';
 export { decodeSegment } from './site/encoding.ts';
+export { siteSchema } from './output/site-schema.ts';
 export { declarationsPath, definitionType, siteDeclarations, toType } from './output/site-declarations.ts';
 export { entryPointer } from './site/entry.ts';
 export { unknownPosition } from './site/locate.ts';

@@ -75,12 +75,18 @@ async function build(
 async function serve(folder: string): Promise<string> {
   const answer = sirv(path.join(folder, 'dist'), { dev: true });
   const server: Server = createServer((request, response) => {
-    response.setHeader('Content-Security-Policy', "default-src 'none'; script-src 'self'; style-src 'self'; img-src data:; connect-src 'self'");
+    response.setHeader(
+      'Content-Security-Policy',
+      "default-src 'none'; script-src 'self'; style-src 'self'; img-src data:; connect-src 'self'",
+    );
     request.url = (request.url ?? '').replace(/^\/point/u, '');
     answer(request, response, () => response.writeHead(404).end());
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  ends.push(() => void server.close(), () => server.closeAllConnections());
+  ends.push(
+    () => void server.close(),
+    () => server.closeAllConnections(),
+  );
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}/point/`;
 }
 
@@ -93,7 +99,10 @@ describe.each([
   [7, 'vue'],
 ] as const)('with Vite %i and %s', (version, framework) => {
   test('each page is written, and is taken over without a word under a strict policy', async () => {
-    const { project, failure, lines } = await build(framework, version, { tokens: tokensFile, prerender: server[framework] });
+    const { project, failure, lines } = await build(framework, version, {
+      tokens: tokensFile,
+      prerender: server[framework],
+    });
     expect(failure).toBeNull();
     const written = readdirSync(path.join(project.folder, 'dist'), { recursive: true, encoding: 'utf8' });
     expect(written.filter((file) => /\.(?:html|xml|json)$/u.test(file)).toSorted()).toEqual([
@@ -102,14 +111,17 @@ describe.each([
       'tides/index.html',
     ]);
     expect(lines.join('\n')).toContain('tides have no page in the stage');
-    expect(readIn(project, 'dist/species/curlew/index.html')).toContain('<title>Curlew · Marram Point Bird Observatory</title>');
+    expect(readIn(project, 'dist/species/curlew/index.html')).toContain(
+      '<title>Curlew · Marram Point Bird Observatory</title>',
+    );
     expect(readIn(project, 'dist/sitemap.xml')).toContain('<loc>https://marram.example/point/species/curlew</loc>');
     expect(JSON.parse(readIn(project, 'dist/redirects.json'))).toEqual([
       { from: '/point/hides/old-reedbed', to: '/point/hides/reedbed', status: 301 },
     ]);
     const hides = readIn(project, 'dist/hides/index.html');
     expect(hides).toMatch(/<link rel="modulepreload" href="\/point\/assets\/hides-[^"]+\.js">/u);
-    if (framework === 'react') expect(hides).toMatch(/<link rel="stylesheet" href="\/point\/assets\/hides-[^"]+\.css">/u);
+    if (framework === 'react')
+      expect(hides).toMatch(/<link rel="stylesheet" href="\/point\/assets\/hides-[^"]+\.css">/u);
     expect(hides).toContain('<link rel="canonical" href="https://marram.example/point/hides">');
     expect(hides).toContain('"@type":"BreadcrumbList"');
     // Nothing of the checks is left in what visitors load.
@@ -134,7 +146,9 @@ describe.each([
     }
     await page.getByRole('link', { name: 'Hides', exact: true }).first().click();
     await expect.poll(() => page.getByRole('heading', { level: 1 }).textContent()).toBe('Hides');
-    expect(await page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()')).toBe('#993b14');
+    expect(await page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()')).toBe(
+      '#993b14',
+    );
     await page.goto(`${url}hides/old-reedbed/`);
     await page.waitForURL(/\/point\/hides\/reedbed/u);
     expect(complaints).toEqual([]);
@@ -152,7 +166,9 @@ test('a page of plain HTML has the site, the styles and the early script', async
   page.on('pageerror', (error) => errors.push(String(error)));
   await page.goto(url);
   await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Tides' }).waitFor();
-  expect(readIn(project, 'dist/index.html')).toMatch(/<head>\s*<script src="\/point\/assets\/early-\w+\.js"><\/script>/u);
+  expect(readIn(project, 'dist/index.html')).toMatch(
+    /<head>\s*<script src="\/point\/assets\/early-\w+\.js"><\/script>/u,
+  );
   expect(errors).toEqual([]);
 });
 
@@ -160,9 +176,19 @@ describe('what is wrong ends the build, and names the place', () => {
   test.each<[string, string, string, Options]>([
     ['a site file with a fatal problem', siteText.replace('"href": "/tides"', '"href": 5'), `${siteFile}:39:15`, {}],
     ['half of a site file', siteText.slice(0, 400), 'json-syntax', {}],
-    ['a tokens file that is not there', siteText, 'src/none.tokens.json:1:1 file-missing', { tokens: 'src/none.tokens.json' }],
+    [
+      'a tokens file that is not there',
+      siteText,
+      'src/none.tokens.json:1:1 file-missing',
+      { tokens: 'src/none.tokens.json' },
+    ],
     ['a site file that is not there', siteText, 'src/none.site.json:1:1 file-missing', { site: 'src/none.site.json' }],
-    ['records that are not there', siteText, 'the records in "none.json" cannot be read', { prerender: { entry: server.react, records: 'none.json' } }],
+    [
+      'records that are not there',
+      siteText,
+      'the records in "none.json" cannot be read',
+      { prerender: { entry: server.react, records: 'none.json' } },
+    ],
   ])('%s', async (_, text, expected, options) => {
     const { failure } = await build('react', 8, options, (project) => project.write(siteFile, text));
     expect(failure).toContain(expected);
@@ -198,14 +224,23 @@ test('a page that throws and a page that never ends are named, and all others ar
   expect(failure).toContain('2 pages could not be written; the others are.');
   expect(failure).toContain('/point/tides: No tide today.');
   expect(failure).toContain('/point/hides/reedbed: It did not end within 2 seconds, and was stopped.');
-  const pages = ['index.html', 'hides/index.html', 'hides/lantern-room/index.html', 'species/curlew/index.html', 'sitemap.xml'];
+  const pages = [
+    'index.html',
+    'hides/index.html',
+    'hides/lantern-room/index.html',
+    'species/curlew/index.html',
+    'sitemap.xml',
+  ];
   for (const file of pages) expect(existsSync(path.join(project.folder, 'dist', file)), file).toBe(true);
   expect(existsSync(path.join(project.folder, 'dist/tides/index.html'))).toBe(false);
 });
 
 test('records of the configuration, and a page for addresses that come later', async () => {
-  const records = () => Promise.resolve({ species: [{ params: { slug: 'avocet' }, label: 'Avocet' }, { params: { slug: 'dunlin' } }] });
-  const { project, failure } = await build('vue', 8, { prerender: { entry: server.vue, records, fallback: 'shell.html' } });
+  const records = () =>
+    Promise.resolve({ species: [{ params: { slug: 'avocet' }, label: 'Avocet' }, { params: { slug: 'dunlin' } }] });
+  const { project, failure } = await build('vue', 8, {
+    prerender: { entry: server.vue, records, fallback: 'shell.html' },
+  });
   expect(failure).toBeNull();
   expect(readIn(project, 'dist/species/avocet/index.html')).toContain('<title>Avocet ·');
   expect(readIn(project, 'dist/species/dunlin/index.html')).toContain('<title>dunlin ·');

@@ -142,7 +142,8 @@ describe.each([
     project.write(siteFile, siteText.replace('"id": "tides"', '"id": "tide-table"').replace('"tides"', '"tide-table"'));
     await expect.poll(() => readIn(project, 'src/observatory.site.d.json.ts')).toContain('"tide-table"');
 
-    const color = () => page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()');
+    const color = () =>
+      page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()');
     expect(await color()).toBe('#993b14');
     project.write(tokensFile, otherTokensText);
     await expect.poll(color).toBe('#1d5f6b');
@@ -207,7 +208,9 @@ test('entries without a page and pages without an entry are reported in the term
   await expect.poll(() => lines.join('\n')).toContain('tides have no page in the stage');
   project.write(siteFile, siteText.replace('"lantern-room"', '"lantern"'));
   await page.reload();
-  await expect.poll(() => lines.join('\n')).toContain('lantern-room are pages of the stage, and no entries of the site');
+  await expect
+    .poll(() => lines.join('\n'))
+    .toContain('lantern-room are pages of the stage, and no entries of the site');
 });
 
 test('the state sheet is at an address of the server, and follows the site file', async () => {
@@ -229,8 +232,11 @@ test('two site files need a name, and then each import is the site of its own fi
   const second = 'src/second.site.json';
   const before = (project: SampleProject) => {
     project.write(second, siteText.replace('"Tides"', '"Other tides"'));
-    project.write('src/main.ts', `import second from './second.site.json';\n${readIn(project, 'src/main.ts')}
-document.body.append(second.entry('tides').label);\n`);
+    project.write(
+      'src/main.ts',
+      `import second from './second.site.json';\n${readIn(project, 'src/main.ts')}
+document.body.append(second.entry('tides').label);\n`,
+    );
   };
   await expect(run('html', 8, { before, options: {} })).rejects.toThrow(/several site files: .*Name one of them/u);
   const { page, project } = await run('html', 8, { before, options: { site: siteFile } });

@@ -11,7 +11,10 @@ interface JsonNode {
   readonly type: string;
   readonly start: number;
   readonly expression?: JsonNode;
-  readonly properties?: readonly { readonly key: { readonly value: unknown; readonly start: number }; readonly value: JsonNode }[];
+  readonly properties?: readonly {
+    readonly key: { readonly value: unknown; readonly start: number };
+    readonly value: JsonNode;
+  }[];
   readonly elements?: readonly JsonNode[];
 }
 

@@ -25,29 +25,33 @@ export function compiledModule(site: DefinedSite): string {
  * The module of a site file while an app is developed. When the file changes, what the app imported stays the value that it
  * is, and takes on the new site.
  *
- * @param hasClient whether it runs in a browser, where problems are shown
+ * @param isInBrowser whether it runs in a page, which is to follow the file
  */
-export function developedModule({ definition, base, caseSensitive }: DefinedSite, hasClient: boolean): string {
+export function developedModule({ definition, base, caseSensitive }: DefinedSite, isInBrowser: boolean): string {
   const options = JSON.stringify({ base, caseSensitive });
-  return [
-    ...(hasClient ? [`import ${JSON.stringify(clientId)};`] : []),
+  const site = [
     "import { defineSite } from 'fair-trail';",
-    "import { replaceSite } from 'fair-trail/internal/live';",
     `export const site = defineSite(${parsed(definition)}, ${options});`,
     'export default site;',
+    '',
+  ];
+  const following = [
+    `import ${JSON.stringify(clientId)};`,
+    "import { replaceSite } from 'fair-trail/internal/live';",
     'if (import.meta.hot) {',
     '  import.meta.hot.data.site ??= site;',
     '  import.meta.hot.accept((next) => next && replaceSite(import.meta.hot.data.site, next.default));',
     '}',
     '',
-  ].join('\n');
+  ];
+  return [...site, ...(isInBrowser ? following : [])].join('\n');
 }
 
 /** Stands for a site file that has never been without a fatal problem. */
-export function brokenModule(problems: readonly FileProblem[], hasClient: boolean): string {
+export function brokenModule(problems: readonly FileProblem[], isInBrowser: boolean): string {
   const text = problems.map(problemText).join('\n');
   return [
-    ...(hasClient ? [`import ${JSON.stringify(clientId)};`] : []),
+    ...(isInBrowser ? [`import ${JSON.stringify(clientId)};`] : []),
     `throw new Error(${JSON.stringify(`The site file has problems:\n${text}`)});`,
     // An app that imports the site finds the name, and is told what is wrong.
     'export const site = undefined;',

@@ -65,7 +65,9 @@ export function pageTags(bundle: Rollup.OutputBundle, base: string): PageTags {
     const css = [...(output.viteMetadata?.importedCss ?? [])];
     chunks.set(fileName, { fileName, imports, css, isEntry, modules: moduleIds });
   }
-  const present = new Set([...chunks.values()].filter(({ isEntry }) => isEntry).flatMap((entry) => below(entry, chunks)));
+  const present = new Set(
+    [...chunks.values()].filter(({ isEntry }) => isEntry).flatMap((entry) => below(entry, chunks)),
+  );
   const tags: Record<string, string> = {};
   for (const chunk of chunks.values()) {
     const needed = below(chunk, chunks).filter((file) => !present.has(file));

@@ -33,7 +33,9 @@ const tags = await loadStage();
 async function loadEntry(): Promise<ServerEntry> {
   const module = (await import(pathToFileURL(job.module).href)) as Partial<ServerEntry>;
   if (typeof module.render !== 'function') {
-    throw new TypeError('The entry exports no function "render". Export one that takes an address and returns the page’s HTML.');
+    throw new TypeError(
+      'The entry exports no function "render". Export one that takes an address and returns the page’s HTML.',
+    );
   }
   return module as ServerEntry;
 }
@@ -93,7 +95,8 @@ async function write({ address, file }: PageTask): Promise<void> {
 
 const answer = (message: PrerenderAnswer) => parentPort?.postMessage(message);
 
-const reasonOf = (error: unknown) => (error instanceof Error ? error.message : String(error)) || 'It threw nothing that says why.';
+const reasonOf = (error: unknown) =>
+  (error instanceof Error ? error.message : String(error)) || 'It threw nothing that says why.';
 
 parentPort?.on('message', (request: PrerenderRequest) => {
   if (request.type === 'list') {

@@ -9,13 +9,7 @@ import type { DefinedSite } from '../core/site/site.ts';
 import type { PrerenderOptions } from './options.ts';
 import type { PageTags } from './page-scripts.ts';
 import { fileOf } from './page-list.ts';
-import type {
-  PageList,
-  PageTask,
-  PrerenderAnswer,
-  PrerenderJob,
-  PrerenderRequest,
-} from './prerender-messages.ts';
+import type { PageList, PageTask, PrerenderAnswer, PrerenderJob, PrerenderRequest } from './prerender-messages.ts';
 import { Progress } from './progress.ts';
 import { outlet, redirectPage } from './written-page.ts';
 
@@ -51,7 +45,9 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
   const { site, options, outDir, logger } = settings;
   const template = readFileSync(path.join(outDir, 'index.html'), 'utf8');
   if (!template.includes(outlet)) {
-    throw new Error(`fair-trail: index.html has no place for the app. Write ${outlet} where its markup belongs, without spaces.`);
+    throw new Error(
+      `fair-trail: index.html has no place for the app. Write ${outlet} where its markup belongs, without spaces.`,
+    );
   }
   const job: PrerenderJob = {
     module: settings.module,
@@ -74,7 +70,9 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
   const progress = new Progress(tasks.length, logger);
   const count = Math.max(1, Math.min(availableParallelism(), Math.floor(tasks.length / pagesPerThread)));
   const writers = [first, ...Array.from({ length: count - 1 }, () => new PageWriter(job, seconds))];
-  const failures: string[] = list.leftOut.map((address) => `${address}: its path is that of no file, or of another page.`);
+  const failures: string[] = list.leftOut.map(
+    (address) => `${address}: its path is that of no file, or of another page.`,
+  );
   let next = 0;
   try {
     await Promise.all(
@@ -91,9 +89,10 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
     for (const writer of writers) writer.end();
   }
   writeRest(list, settings);
-  const pages = `${tasks.length - failures.length + list.leftOut.length} pages`;
-  logger.info(`fair-trail: wrote ${pages} and ${list.redirects.length} redirects.`);
-  if (site.origin === null) logger.warn('fair-trail: no sitemap is written. Give the site file an "origin".');
+  const pages = tasks.length - (failures.length - list.leftOut.length);
+  const redirects = list.redirects.length === 0 ? '' : ` and ${list.redirects.length} redirects`;
+  logger.info(`fair-trail: wrote ${pages} pages${redirects}.`);
+  if (site.origin === null) logger.info('fair-trail: for a sitemap, give the site file an "origin".');
   return { failures, stage: list.stage };
 }
 
@@ -105,7 +104,9 @@ async function recordsFrom(given: PrerenderOptions['records'], root: string): Pr
     return JSON.parse(readFileSync(file, 'utf8')) as SiteRecords;
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
-    throw new Error(`fair-trail: the records in "${given}" cannot be read (${reason}). Write { "name": [{ "params": { … } }] }.`);
+    throw new Error(
+      `fair-trail: the records in "${given}" cannot be read (${reason}). Write { "name": [{ "params": { … } }] }.`,
+    );
   }
 }
 

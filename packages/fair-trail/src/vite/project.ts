@@ -138,7 +138,9 @@ export class Project {
     } catch (error) {
       // The app works without: what the editor knows of its names is out of date.
       const { code = 'unknown error' } = error as NodeJS.ErrnoException;
-      logger.warn(`fair-trail: ${this.shown(place)} cannot be written (${code}). The types of the site stay as they were.`);
+      logger.warn(
+        `fair-trail: ${this.shown(place)} cannot be written (${code}). The types of the site stay as they were.`,
+      );
     }
   }
 }

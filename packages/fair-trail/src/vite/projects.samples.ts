@@ -37,7 +37,8 @@ const definition = {
 
 export const siteText = `${JSON.stringify(definition, null, 2)}\n`;
 
-const rust = (hex: string) => `{ "color": { "default": { "light": { "rust": { "$type": "color", "$value": "${hex}" } } } } }\n`;
+const rust = (hex: string) =>
+  `{ "color": { "default": { "light": { "rust": { "$type": "color", "$value": "${hex}" } } } } }\n`;
 export const tokensText = rust('#993b14');
 export const otherTokensText = rust('#1d5f6b');
 

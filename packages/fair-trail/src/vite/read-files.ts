@@ -35,7 +35,10 @@ interface ReadText {
 const start: TextPlace = { line: 1, column: 1 };
 
 /** The JSON of a file, or why there is none. */
-function readJson(file: string, shown: string): ReadText | { readonly problem: FileProblem; readonly text: string | null } {
+function readJson(
+  file: string,
+  shown: string,
+): ReadText | { readonly problem: FileProblem; readonly text: string | null } {
   const failed = (code: string, place: TextPlace, message: string, remedy: string): FileProblem => ({
     ...{ file: shown, code, isFatal: true, message, remedy },
     ...place,
@@ -49,14 +52,22 @@ function readJson(file: string, shown: string): ReadText | { readonly problem: F
   } catch (error) {
     if (text !== null) {
       const message = text.trim() === '' ? 'The file is empty.' : 'This is not JSON.';
-      return { text, problem: failed('json-syntax', syntaxPlace(text, error), message, 'Correct it here, or just before.') };
+      return {
+        text,
+        problem: failed('json-syntax', syntaxPlace(text, error), message, 'Correct it here, or just before.'),
+      };
     }
     const { code = 'unknown error' } = error as NodeJS.ErrnoException;
     const isMissing = code === 'ENOENT';
     return {
       text,
       problem: isMissing
-        ? failed('file-missing', start, 'The file is not there.', 'Put it back, or correct the path in the configuration.')
+        ? failed(
+            'file-missing',
+            start,
+            'The file is not there.',
+            'Put it back, or correct the path in the configuration.',
+          )
         : failed('file-unreadable', start, `The file cannot be read (${code}).`, 'Make it readable.'),
     };
   }

@@ -8,7 +8,11 @@ interface SheetServer {
   readonly sheetResponse: (
     input: Readonly<Record<string, unknown>>,
     name: string,
-  ) => Promise<{ readonly status: number; readonly headers: Readonly<Record<string, string>>; readonly body: string | Uint8Array }>;
+  ) => Promise<{
+    readonly status: number;
+    readonly headers: Readonly<Record<string, string>>;
+    readonly body: string | Uint8Array;
+  }>;
 }
 
 /** Serves the state sheet of the project's site file, which loads again when a file of the project changes. */

@@ -84,9 +84,9 @@ export function sitePlugin(context: PluginContext): Plugin {
         return lastGood && compiledModule(lastGood);
       }
       const { problems, lastGood } = project.site(file);
-      // A test runner draws nothing over a page.
-      const hasClient = this.environment.name === 'client' && !('VITEST' in process.env);
-      return lastGood ? developedModule(lastGood, hasClient) : brokenModule(problems, hasClient);
+      // A test runner has no page that stays open while files change.
+      const isInBrowser = this.environment.name === 'client' && !('VITEST' in process.env);
+      return lastGood ? developedModule(lastGood, isInBrowser) : brokenModule(problems, isInBrowser);
     },
   };
 }

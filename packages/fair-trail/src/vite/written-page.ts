@@ -18,7 +18,10 @@ export function fillTemplate(template: string, { html, title, language, head }: 
     ? template.replace(/<title>[^<]*<\/title>/u, () => titled)
     : template.replace('</head>', () => `${titled}</head>`);
   return withTitle
-    .replace(/(<html\b[^>]*?\slang=)(?:"[^"]*"|'[^']*'|[^\s>]+)/u, (_, before: string) => `${before}"${escapeMarkup(language)}"`)
+    .replace(
+      /(<html\b[^>]*?\slang=)(?:"[^"]*"|'[^']*'|[^\s>]+)/u,
+      (_, before: string) => `${before}"${escapeMarkup(language)}"`,
+    )
     .replace('</head>', () => `${head}</head>`)
     .replace(outlet, () => html);
 }

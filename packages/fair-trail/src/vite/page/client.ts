@@ -76,7 +76,11 @@ function show(problems: readonly ShownProblem[]): void {
   const heading = element('div', {});
   heading.append(
     element('h2', { id: 'title' }, title),
-    element('p', {}, 'The page shows the last version without these problems. This message closes when they are fixed.'),
+    element(
+      'p',
+      {},
+      'The page shows the last version without these problems. This message closes when they are fixed.',
+    ),
   );
   const header = element('header', {});
   header.append(heading, close);

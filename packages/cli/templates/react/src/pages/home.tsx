@@ -1,0 +1,8 @@
+export default function HomePage() {
+  return (
+    <>
+      <h1>Home</h1>
+      <p>This is the first page of Marram Point.</p>
+    </>
+  );
+}

@@ -1,0 +1,4 @@
+<template>
+  <h1>About</h1>
+  <p>What Marram Point is about.</p>
+</template>
