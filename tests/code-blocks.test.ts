@@ -8,6 +8,7 @@ import type { Theme } from '../packages/fair-trail/src/core/color/derive-theme.t
 import { readTokens } from '../packages/fair-trail/src/core/color/tokens.ts';
 import { checkSite } from '../packages/fair-trail/src/core/site/define.ts';
 import type { SiteDefinition } from '../packages/fair-trail/src/core/site/definition.ts';
+import { siteDeclarations } from '../packages/fair-trail/src/core/output/site-declarations.ts';
 import { codeBlocksIn, pages, root } from './code-blocks.ts';
 
 /** Each code block of the documentation is compiled, parsed, or held against the command. */
@@ -119,6 +120,7 @@ const beside: Readonly<Record<string, string>> = {
   'pages/today.tsx': 'export const Today = () => <h1>Today</h1>;',
   'pages/hides.tsx': 'export default () => <h1>Hides</h1>;',
   'vue.d.ts': "declare module '*.vue' { const component: import('vue').DefineComponent; export default component; }",
+  'pages.ts': 'export const pages = {};',
   'tides.tsx': 'export default () => <h1>Tides</h1>;',
 };
 
@@ -128,13 +130,23 @@ test('the blocks in TypeScript compile', () => {
     writeFileSync(path.join(folder, file), code);
   }
   cpSync(path.join(root, 'examples/observatory/observatory.site.json'), path.join(folder, 'observatory.site.json'));
+  // The site file of the first app, which the plugin of Vite makes a site.
+  const own = codeBlocksIn('docs/first-app.md').find(({ file }) => file?.endsWith('.site.json'))?.code ?? '';
+  writeFileSync(path.join(folder, 'marram.site.json'), own);
+  const declarations = siteDeclarations(JSON.parse(own) as SiteDefinition, 'marram.site.json');
+  writeFileSync(path.join(folder, 'marram.site.d.json.ts'), declarations);
   // The files of the first app, for blocks that import them.
   const named = new Map<string, string>();
   const files = of('ts', 'tsx').map(({ place, language, code, file }, index) => {
     // A server renders the app with a history, which the first app has no use for.
     const name = file?.startsWith('src/') === true ? file.slice(4) : `block-${index}.${language}`;
     const source =
-      name === 'app.tsx' ? code.replace('App()', 'App(_: { history?: import("fair-trail").SessionHistory })') : code;
+      name === 'app.tsx'
+        ? code.replace(
+            'App()',
+            'App(_: { history?: import("fair-trail").SessionHistory; url?: string; renderedUrl?: string })',
+          )
+        : code;
     writeFileSync(path.join(folder, name), `${withLocals(source)}\nexport {};\n`);
     named.set(path.join(folder, name), place);
     return path.join(folder, name);
@@ -149,6 +161,7 @@ test('the blocks in TypeScript compile', () => {
     types: ['node', 'vite/client'],
     jsx: ts.JsxEmit.ReactJSX,
     resolveJsonModule: true,
+    allowArbitraryExtensions: true,
     allowImportingTsExtensions: true,
     noEmit: true,
     skipLibCheck: true,

@@ -1,15 +1,16 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createServer, type Server } from 'node:http';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { chromium } from 'playwright';
-import { afterAll, beforeAll, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { chromiumArguments, findChromium } from '../scripts/chromium.mjs';
+import { effort } from './effort.ts';
 import { codeBlocksIn, root } from './code-blocks.ts';
 
-/** Both packages as they are published: packed, installed outside of the workspace, and used as the README says. */
+/** Both packages as they are published: packed, installed outside of the workspace, and used as the documentation says. */
 
 const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-packed-'));
 const app = path.join(folder, 'app');
@@ -33,16 +34,23 @@ function run(command: string, args: readonly string[], cwd = app): Outcome {
 }
 
 function succeed(command: string, ...args: string[]): string {
-  const { status, output } = run(command, args);
+  return succeedIn(app, command, ...args);
+}
+
+function succeedIn(cwd: string, command: string, ...args: string[]): string {
+  const { status, output } = run(command, args, cwd);
   expect(status, `${command} ${args.join(' ')}\n${output}`).toBe(0);
   return output;
 }
 
-const packages = { 'fair-trail': 'fair-trail-0.1.0.tgz', '@fair-trail/cli': 'fair-trail-cli-0.1.0.tgz' };
+const packages = {
+  'fair-trail': 'fair-trail-0.1.0.tgz',
+  '@fair-trail/cli': 'fair-trail-cli-0.1.0.tgz',
+};
 const folders = { 'fair-trail': 'packages/fair-trail', '@fair-trail/cli': 'packages/cli' };
 
-/** The files of the first app, as the README writes them down. */
-const files = codeBlocksIn('README.md').filter(({ file }) => file?.includes('.'));
+/** The files of the first app, as its page writes them down. */
+const files = codeBlocksIn('docs/first-app.md').filter(({ file }) => file?.includes('.'));
 
 beforeAll(() => {
   mkdirSync(app, { recursive: true });
@@ -57,7 +65,7 @@ beforeAll(() => {
     readFileSync(path.join(root, 'examples/observatory-react/package.json'), 'utf8'),
   ) as typeof own;
   const known = { ...own.devDependencies, ...example.devDependencies };
-  // What the README installs, in the versions that this workspace is tested with.
+  // What that page installs, in the versions that this workspace is tested with.
   const installed = [
     'react',
     'react-dom',
@@ -82,12 +90,12 @@ beforeAll(() => {
   succeed('npm', 'install', '--prefer-offline', '--no-audit', '--no-fund');
 }, 400_000);
 
-test('the README has every file of a first app', () => {
+test('the page has every file of a first app', () => {
   expect(files.map(({ file }) => file)).toEqual([
     'index.html',
     'vite.config.ts',
     'tsconfig.json',
-    'src/observatory.site.json',
+    'src/marram.site.json',
     'src/site.ts',
     'src/app.tsx',
     'src/main.tsx',
@@ -95,6 +103,7 @@ test('the README has every file of a first app', () => {
 });
 
 test('it compiles under stricter options than its own', () => {
+  succeed('npx', 'fair-trail', 'types', 'src/marram.site.json');
   const strict = ['--exactOptionalPropertyTypes', '--noUncheckedIndexedAccess', '--noPropertyAccessFromIndexSignature'];
   succeed('npx', 'tsc', '--project', '.', ...strict, '--skipLibCheck', 'false');
 });
@@ -110,13 +119,10 @@ test('a misspelt menu does not compile', () => {
 });
 
 test('the command finds nothing to advise in its site file', () => {
-  expect(succeed('npx', 'fair-trail', 'check', 'src/observatory.site.json')).toContain('No problems found.');
+  expect(succeed('npx', 'fair-trail', 'check', 'src/marram.site.json')).toContain('No problems found.');
 });
 
 test('built below a base path, it runs under a strict Content-Security-Policy, with the early script', async () => {
-  // The configuration that the page about publishing shows.
-  const config = codeBlocksIn('docs/publishing.md').find(({ code }) => code.startsWith('// vite.config.ts'));
-  writeFileSync(path.join(app, 'vite.config.ts'), config?.code ?? '');
   const built = succeed('npx', 'vite', 'build', '--base', '/observatory/');
   expect(built).not.toMatch(/\(!\)|use client/iu);
   const url = await serve(path.join(app, 'dist'));
@@ -173,6 +179,49 @@ async function serve(dist: string): Promise<string> {
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 }
 
+describe.each(effort(['react'], ['react', 'vue', 'html']))('a new project with %s', (framework) => {
+  const project = path.join(folder, `new-${framework}`);
+
+  /** Runs a script of the project. */
+  const script = (...args: string[]) => {
+    const { status, output } = run('npm', args, project);
+    expect(status, `npm ${args.join(' ')}\n${output}`).toBe(0);
+    return output;
+  };
+
+  test('is installed, tested, built and audited as it is, and again with another page', async () => {
+    succeed('npx', 'fair-trail', 'new', project, '--with', framework, '--color', '#1d5f6b');
+    // As they will be in the registry.
+    const place = path.join(project, 'package.json');
+    const manifest = JSON.parse(readFileSync(place, 'utf8')) as Record<string, Record<string, string>>;
+    for (const field of ['dependencies', 'devDependencies']) {
+      for (const [name, file] of Object.entries(packages)) {
+        if (manifest[field]?.[name] !== undefined) manifest[field][name] = `file:${path.join(folder, file)}`;
+      }
+    }
+    writeFileSync(place, JSON.stringify(manifest, null, 2));
+    script('install', '--prefer-offline', '--no-audit', '--no-fund');
+    expect(script('run', 'ci')).toContain('nothing was found');
+    succeedIn(project, 'npx', 'fair-trail', 'add', '/hides');
+    succeedIn(project, 'npx', 'fair-trail', 'add', '/about/boat-trips');
+    script('run', 'check');
+    script('test');
+    script('run', 'build');
+    expect(readFileSync(path.join(project, 'dist/about/boat-trips/index.html'), 'utf8')).toContain('Boat trips</h1>');
+
+    const child = spawn('npx', ['vite', '--port', '0', '--host', '127.0.0.1'], { cwd: project });
+    try {
+      let output = '';
+      child.stdout.on('data', (chunk: Buffer) => (output += chunk.toString()));
+      const url = () => /http:\/\/127\.0\.0\.1:\d+\//u.exec(output)?.[0];
+      await expect.poll(url, { timeout: 30_000 }).toBeDefined();
+      expect(await (await fetch(url() ?? '')).text()).toContain('/@fair-trail/client.js');
+    } finally {
+      child.kill();
+    }
+  }, 600_000);
+});
+
 test.each(Object.keys(packages) as (keyof typeof packages)[])(
   '%s is packed whole, and nothing else with it',
   (name) => {
@@ -181,7 +230,7 @@ test.each(Object.keys(packages) as (keyof typeof packages)[])(
       .filter(Boolean);
     const names = listed.map((one) => one.replace(/^package\//u, ''));
     expect(names).toEqual(expect.arrayContaining(['package.json', 'README.md', 'LICENSE']));
-    expect(names.filter((one) => /\.tsbuildinfo$|\.test\.|\.samples\.|corpus/u.test(one))).toEqual([]);
+    expect(names.filter((one) => !one.startsWith('templates/') && /\.tsbuildinfo$|\.test\.|\.samples\.|corpus/u.test(one))).toEqual([]);
     const installed = path.join(app, 'node_modules', name);
     // Source maps lead to sources that are there too.
     const maps = names.filter((one) => one.endsWith('.map'));

@@ -16,10 +16,17 @@ export interface Outcome {
 /** An environment that says nothing of colors, whatever the machine's own says. */
 export const withoutColors = { FORCE_COLOR: undefined, NO_COLOR: undefined, CI: undefined };
 
+export const command = path.join(root, 'packages/cli/bin/fair-trail.js');
+
 /** Runs the built command at the top of the clone, without colors. */
 export function run(...args: string[]): Outcome {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['packages/cli/bin/fair-trail.js', ...args], {
-    cwd: root,
+  return runIn(root, ...args);
+}
+
+/** Runs the built command in a folder. */
+export function runIn(cwd: string, ...args: string[]): Outcome {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [command, ...args], {
+    cwd,
     encoding: 'utf8',
     env: { ...process.env, ...withoutColors },
   });

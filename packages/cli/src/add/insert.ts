@@ -62,7 +62,11 @@ function append(
   const margin = marginAt(text, last.start);
   // What follows the last one is a comma already, where the project writes one.
   const comma = /^\s*,/u.exec(text.slice(last.end, end - 1))?.[0];
-  const value = write(margin, !text.slice(last.start, last.end).includes('\n'));
+  // One that is written in a line is enough to show that they may be.
+  const value = write(
+    margin,
+    parts.some((part) => !text.slice(part.start, part.end).includes('\n')),
+  );
   if (comma !== undefined)
     return { offset: last.end + comma.length, text: isInLine ? ` ${value},` : `\n${margin}${value},` };
   return { offset: last.end, text: isInLine ? `, ${value}` : `,\n${margin}${value}` };
@@ -83,6 +87,9 @@ export function appendMember(text: string, object: WrittenObject, source: string
   return append(text, { ...object, parts: object.members }, () => source);
 }
 
+/** So long may a line be: less than what most projects allow. */
+const mostColumns = 100;
+
 /** Adds a list with one object in it to an object that has no such list yet, and has a line for each field from then on. */
 export function appendList(
   text: string,
@@ -94,7 +101,12 @@ export function appendList(
   const indent = indentOf(text);
   const isInLine = !text.slice(object.start, object.end).includes('\n');
   const inner = isInLine ? marginAt(text, object.start) + indent : marginAt(text, object.members.at(-1)?.start ?? 0);
-  const list = `${style.name(name)}: [\n${inner}${indent}${writeObject(values, style, null, indent)}\n${inner}]`;
+  const value = writeObject(values, style, null, indent);
+  const inOneLine = `${style.name(name)}: [${value}]`;
+  const list =
+    inner.length + inOneLine.length <= mostColumns
+      ? inOneLine
+      : `${style.name(name)}: [\n${inner}${indent}${value}\n${inner}]`;
   if (!isInLine) return append(text, { ...object, parts: object.members }, () => list);
   const fields = [...object.members.map(({ start, end }) => text.slice(start, end)), list];
   const margin = marginAt(text, object.start);

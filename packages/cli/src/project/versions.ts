@@ -13,7 +13,7 @@ export const versions = {
   vite: '^8.3.8',
   vitest: '~4.1.12',
   vue: '^3.5.45',
-  'vue-tsc': '^3.0.0',
+  'vue-tsc': '^3.3.14',
 } as const;
 
 export type KnownPackage = keyof typeof versions;
