@@ -5,7 +5,8 @@ import globals from 'globals';
 import typescript from 'typescript-eslint';
 
 export default defineConfig(
-  globalIgnores(['**/dist/', '**/node_modules/', '.build/']),
+  // The files of a new project are checked as a project.
+  globalIgnores(['**/dist/', '**/node_modules/', '.build/', 'packages/cli/templates/']),
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

@@ -14,6 +14,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/vue': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/parts', 'vue'],
   'fair-trail/src/html': ['fair-trail/src/core', 'fair-trail/src/parts'],
   'fair-trail/src/elements': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/parts'],
+  'fair-trail/src/vite': ['fair-trail/src/core', 'vite', 'node'],
   'fair-trail/src/audit': ['fair-trail/src/core'],
   'fair-trail/src/sheet': [
     'fair-trail/src/core',
@@ -30,6 +31,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'fair-trail/src/testing',
     // Types alone: what the page of a sheet is given.
     'fair-trail/src/sheet',
+    '@babel',
     'commander',
     'jiti',
     'jsonc-parser',
@@ -83,7 +85,8 @@ function importsOf(file: string): { readonly written: string; readonly layer: st
 const isOfFramework = (file: string) => /^fair-trail\/src\/(?:react|vue|elements)\//u.test(file);
 
 const files = readdirSync(path.join(root, 'packages'), { recursive: true, encoding: 'utf8' })
-  .filter((file) => !/(?:^|\/)(?:node_modules|dist)\//u.test(file))
+  // The files of a new project are an app of their own.
+  .filter((file) => !/(?:^|\/)(?:node_modules|dist|templates)\//u.test(file))
   .filter((file) => /\.tsx?$/u.test(file) && !/\.(?:test|samples)\.tsx?$/u.test(file));
 
 test('the files are found', () => {

@@ -230,7 +230,9 @@ test.each(Object.keys(packages) as (keyof typeof packages)[])(
       .filter(Boolean);
     const names = listed.map((one) => one.replace(/^package\//u, ''));
     expect(names).toEqual(expect.arrayContaining(['package.json', 'README.md', 'LICENSE']));
-    expect(names.filter((one) => !one.startsWith('templates/') && /\.tsbuildinfo$|\.test\.|\.samples\.|corpus/u.test(one))).toEqual([]);
+    expect(
+      names.filter((one) => !one.startsWith('templates/') && /\.tsbuildinfo$|\.test\.|\.samples\.|corpus/u.test(one)),
+    ).toEqual([]);
     const installed = path.join(app, 'node_modules', name);
     // Source maps lead to sources that are there too.
     const maps = names.filter((one) => one.endsWith('.map'));

@@ -33,10 +33,10 @@ function marginAt(text: string, offset: number): string {
   return /^[ \t]*/u.exec(text.slice(text.lastIndexOf('\n', offset - 1) + 1))?.[0] ?? '';
 }
 
-type Values = Readonly<Record<string, string>>;
+type WrittenTexts = Readonly<Record<string, string>>;
 
 /** An object of texts, in one line or in one for each field. */
-export function writeObject(values: Values, style: WritingStyle, margin: string | null, indent: string): string {
+export function writeObject(values: WrittenTexts, style: WritingStyle, margin: string | null, indent: string): string {
   const fields = Object.entries(values).map(([name, value]) => `${style.name(name)}: ${style.quote(value)}`);
   if (margin === null) return `{ ${fields.join(', ')} }`;
   return `{\n${fields.map((field) => `${margin}${indent}${field}`).join(',\n')}\n${margin}}`;
@@ -76,7 +76,7 @@ export function appendText(text: string, list: WrittenList, value: string, style
   return append(text, { ...list, parts: list.items }, () => style.quote(value));
 }
 
-export function appendObject(text: string, list: WrittenList, values: Values, style: WritingStyle): Insertion {
+export function appendObject(text: string, list: WrittenList, values: WrittenTexts, style: WritingStyle): Insertion {
   return append(text, { ...list, parts: list.items }, (margin, isInLine) =>
     writeObject(values, style, isInLine ? null : margin, indentOf(text)),
   );
@@ -95,7 +95,7 @@ export function appendList(
   text: string,
   object: WrittenObject,
   name: string,
-  values: Values,
+  values: WrittenTexts,
   style: WritingStyle,
 ): Insertion {
   const indent = indentOf(text);

@@ -1,5 +1,5 @@
 import { parse, type ParserPlugin } from '@babel/parser';
-import type { Expression, File, Node, ObjectExpression } from '@babel/types';
+import type { File, Node, ObjectExpression } from '@babel/types';
 
 /** A value as it is written in a file of JSON, or of a script: the same for both, so that one editor serves both. */
 export type WrittenNode = WrittenObject | WrittenList | WrittenOther;
@@ -76,7 +76,7 @@ function membersOf(node: ObjectExpression, shift: number): readonly WrittenMembe
     const name = key.type === 'Identifier' ? key.name : key.type === 'StringLiteral' ? key.value : null;
     if (name === null) return [];
     const place = { start: (property.start ?? 0) - shift, end: (property.end ?? 0) - shift };
-    return [{ ...place, name, value: toWritten(property.value as Expression, shift) }];
+    return [{ ...place, name, value: toWritten(property.value, shift) }];
   });
 }
 

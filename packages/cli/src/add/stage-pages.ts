@@ -1,12 +1,12 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import type { File, ObjectExpression } from '@babel/types';
+import type { File } from '@babel/types';
 import { appendMember, scriptStyle, type Insertion } from './insert.ts';
 import type { NewEntry } from './new-entry.ts';
 import { objectsIn, parseScript, toWritten, type WrittenMember, type WrittenObject } from './source-tree.ts';
 
 /** The object in an app's code that names the page of each entry. */
-export interface StagePages {
+export interface WrittenPages {
   readonly file: string;
   readonly text: string;
   readonly object: WrittenObject;
@@ -34,8 +34,8 @@ export function filesBelow(folder: string, endings: RegExp): readonly string[] {
 }
 
 /** Finds the pages of the stage: of all objects in the app's code, the one that has the most ids of entries as its names. */
-export function findStagePages(folder: string, ids: ReadonlySet<string>): StagePages | null {
-  let best: StagePages | null = null;
+export function findStagePages(folder: string, ids: ReadonlySet<string>): WrittenPages | null {
+  let best: WrittenPages | null = null;
   let most = 0;
   for (const file of filesBelow(folder, /(?<!\.d|\.test|\.config)\.(?:[cm]?[jt]sx?|vue)$/u)) {
     const text = readFileSync(file, 'utf8');
@@ -51,7 +51,7 @@ export function findStagePages(folder: string, ids: ReadonlySet<string>): StageP
       continue;
     }
     for (const node of objectsIn(script)) {
-      const object = toWritten(node as ObjectExpression, -shift) as WrittenObject;
+      const object = toWritten(node, -shift) as WrittenObject;
       const count = object.members.filter(({ name, value }) => ids.has(name) && value.kind === 'other').length;
       if (count > most) {
         most = count;
@@ -68,7 +68,7 @@ function scriptStart(text: string): number {
 }
 
 /** The page of an entry, as the pages beside it are written; null where none of them is written in a way that is known. */
-export function pageChange({ file, text, object, shift, script }: StagePages, entry: NewEntry): PageChange | null {
+export function pageChange({ file, text, object, shift, script }: WrittenPages, entry: NewEntry): PageChange | null {
   const sourceOf = ({ value }: WrittenMember) => text.slice(value.start, value.end);
   const lazy = object.members.findLast((member) =>
     /^\w+\(\s*\(\)\s*=>\s*import\(\s*(['"])\.[^'"]*\1\s*\)\s*\)$/u.test(sourceOf(member)),

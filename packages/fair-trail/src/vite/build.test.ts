@@ -62,7 +62,7 @@ async function build(
       customLogger: { ...logger, info: take, warn: take, warnOnce: take, error: take },
       cacheDir: path.join(project.folder, 'cache'),
       plugins: [await project.plugins(), project.fairTrail(options)],
-      esbuild: framework === 'react' && version === 7 ? { jsx: 'automatic' } : undefined,
+      ...(framework === 'react' && version === 7 && { esbuild: { jsx: 'automatic' } }),
     })
     .then(
       () => null,
@@ -80,7 +80,7 @@ async function serve(folder: string): Promise<string> {
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src data:; connect-src 'self'",
     );
     request.url = (request.url ?? '').replace(/^\/point/u, '');
-    answer(request, response, () => response.writeHead(404).end());
+    answer(request, response, () => void response.writeHead(404).end());
   });
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   ends.push(
@@ -216,10 +216,8 @@ describe('what is wrong ends the build, and names the place', () => {
 
 test('a page that throws and a page that never ends are named, and all others are written', async () => {
   const { project, failure } = await build('react', 8, { prerender: { entry: server.react, timeout: 2 } }, (made) => {
-    made.write(
-      server.react,
-      `${readIn(made, server.react).replace('return render', 'if (url.endsWith("/tides")) throw new Error("No tide today."); while (url.endsWith("/reedbed")); return render')}`,
-    );
+    const faults = 'if (url.endsWith("/tides")) throw new Error("No tide today."); while (url.endsWith("/reedbed"));';
+    made.write(server.react, readIn(made, server.react).replace('return render', `${faults} return render`));
   });
   expect(failure).toContain('2 pages could not be written; the others are.');
   expect(failure).toContain('/point/tides: No tide today.');

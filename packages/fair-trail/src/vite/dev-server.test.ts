@@ -5,7 +5,6 @@ import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
 import type { Logger, ViteDevServer } from 'vite';
 import { chromiumArguments, findChromium } from '../../../../scripts/chromium.mjs';
 import {
-  frameworks,
   otherTokensText,
   readIn,
   sampleProject,
@@ -63,7 +62,7 @@ async function run(framework: Framework, version: 7 | 8, given: RunOptions = {})
     customLogger,
     cacheDir: path.join(project.folder, 'cache'),
     plugins: isFirst ? [own, others] : [others, own],
-    esbuild: framework === 'react' && version === 7 ? { jsx: 'automatic' } : undefined,
+    ...(framework === 'react' && version === 7 && { esbuild: { jsx: 'automatic' } }),
     server: { port: 0, host: '127.0.0.1' },
   });
   ends.push(() => server.close());

@@ -65,7 +65,6 @@ export function fileOf({ base }: Pick<DefinedSite, 'base'>, address: string): st
   const segments = pathname.split('/').filter(Boolean);
   try {
     const names = segments.map((segment) => decodeURIComponent(segment));
-    // eslint-disable-next-line no-control-regex -- no file system takes a null character
     if (names.some((name) => name === '.' || name === '..' || /[/\\\0]/u.test(name))) return null;
     return [...names, 'index.html'].join('/');
   } catch {

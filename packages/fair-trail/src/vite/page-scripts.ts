@@ -87,7 +87,7 @@ export function pageTags(bundle: Rollup.OutputBundle, base: string): PageTags {
 function below(
   chunk: ChunkFiles,
   chunks: ReadonlyMap<string, ChunkFiles>,
-  seen: Set<string> = new Set(),
+  seen = new Set<string>(),
 ): readonly string[] {
   if (seen.has(chunk.fileName)) return [];
   seen.add(chunk.fileName);

@@ -106,6 +106,7 @@ async function recordsFrom(given: PrerenderOptions['records'], root: string): Pr
     const reason = error instanceof Error ? error.message : String(error);
     throw new Error(
       `fair-trail: the records in "${given}" cannot be read (${reason}). Write { "name": [{ "params": { … } }] }.`,
+      { cause: error },
     );
   }
 }

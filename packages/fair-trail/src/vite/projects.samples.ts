@@ -2,15 +2,14 @@ import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symli
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type * as Vite from 'vite';
-import type * as Plugin from './index.ts';
+import type * as Plugin from './fair-trail.ts';
 
 /** Small projects that use the plugin, made for a test: with each framework, and with each version of Vite. */
 
 const root = path.resolve(import.meta.dirname, '../../../..');
 const library = path.join(root, 'packages/fair-trail');
 
-export const frameworks = ['react', 'vue', 'html'] as const;
-export type Framework = (typeof frameworks)[number];
+export type Framework = 'react' | 'vue' | 'html';
 
 export const siteFile = 'src/observatory.site.json';
 export const tokensFile = 'src/observatory.tokens.json';

@@ -76,7 +76,7 @@ export function serveSheet({ middlewares, watcher }: ViteDevServer, { config, pr
 }
 
 async function loadServer(): Promise<SheetServer> {
-  const name = '@fair-trail/cli/sheet';
+  const name = '@fair-trail/cli/internal/sheet';
   try {
     return (await import(/* @vite-ignore */ name)) as SheetServer;
   } catch {

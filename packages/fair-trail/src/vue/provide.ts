@@ -51,13 +51,12 @@ export interface SharedProps {
   readonly onNavigate: Listener<[url: string, options: NavigateOptions]> | undefined;
 }
 
-/** How often a site file has changed while the app is developed. */
-const replacements = shallowRef(0);
+/** Finds what stands for a site now. It is another function after each change of a site file, so that Vue asks it again. */
+const find = shallowRef(currentSite);
 
 /** The site that the app gives, loaded where it is compiled; in development, as its file is now. */
 export function siteIn(props: Pick<SharedProps, 'site'>): Site {
-  void replacements.value;
-  return currentSite(siteOf(toRaw(props.site)));
+  return find.value(siteOf(toRaw(props.site)));
 }
 
 interface Provided {
@@ -109,7 +108,9 @@ export function provideTrail(
   let stopFollowing: (() => void) | undefined;
   onUnmounted(() => stopFollowing?.());
   onMounted(() => {
-    stopFollowing = onSiteReplaced(() => void (replacements.value += 1));
+    stopFollowing = onSiteReplaced(() => {
+      find.value = (site) => currentSite(site);
+    });
     watch(
       () => [siteIn(props), props.audience, props.records, props.badges] as const,
       ([site, audience, records, badges]) =>

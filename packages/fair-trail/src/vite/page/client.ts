@@ -94,9 +94,9 @@ function show(problems: readonly ShownProblem[]): void {
     item.append(place, words);
     list.append(item);
   }
-  (document.body ?? document.documentElement).append(host);
+  document.body.append(host);
   // In the top layer, above whatever the app pins there.
-  panel.showPopover?.();
+  panel.showPopover();
   alert.replaceChildren(header, list);
 }
 
