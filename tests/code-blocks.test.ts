@@ -8,6 +8,8 @@ import type { Theme } from '../packages/fair-trail/src/core/color/derive-theme.t
 import { readTokens } from '../packages/fair-trail/src/core/color/tokens.ts';
 import { checkSite } from '../packages/fair-trail/src/core/site/define.ts';
 import type { SiteDefinition } from '../packages/fair-trail/src/core/site/definition.ts';
+import { projectFiles } from '../packages/cli/src/project/project-files.ts';
+import { projectName } from '../packages/cli/src/project/project-name.ts';
 import { siteDeclarations } from '../packages/fair-trail/src/core/output/site-declarations.ts';
 import { codeBlocksIn, pages, root } from './code-blocks.ts';
 
@@ -71,7 +73,10 @@ declare global {
   const askInDialog: () => Promise<boolean>;
   const useYourRouter: () => { path: string; go: (url: string, options: object) => void };
   const YourLink: ComponentType<LinkSlotProps>;
-  const App: ComponentType;
+  const App: ComponentType<{ url?: string }>;
+  const react: typeof import('@vitejs/plugin-react').default;
+  const defineConfig: typeof import('vite').defineConfig;
+  const renderToString: typeof import('react-dom/server').renderToString;
   const Logo: ComponentType;
   const SearchField: ComponentType;
   const BookButton: ComponentType;
@@ -260,16 +265,30 @@ function helpOf(command: string): string {
 
 describe('the commands in blocks', () => {
   const commands = of('sh', 'yaml').flatMap(({ place, code }) =>
-    commandsIn(code).map((line) => [place, line] as const),
+    commandsIn(code)
+      // The same command by other names.
+      .map((line) =>
+        line.replace('npm create fair-trail ', 'npx fair-trail new ').replace('@fair-trail/cli ', 'fair-trail '),
+      )
+      .map((line) => [place, line] as const),
   );
   const { scripts } = JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')) as {
     scripts: Record<string, string>;
   };
 
+  /** Those of a new project, which the pages about it run. */
+  const project = projectFiles({ framework: 'react', name: projectName('marram'), tokens: null, version: '0.1.0' });
+  const manifest = project.find((file) => file.path === 'package.json')?.text ?? '';
+  const { scripts: others } = JSON.parse(String(manifest)) as { readonly scripts: Readonly<Record<string, string>> };
+
   test('are many', () => expect(commands.length).toBeGreaterThan(20));
 
   test.each(commands.filter(([, line]) => line.includes('fair-trail ')))('%s: %s', (_, line) => {
-    const words = line.slice(line.indexOf('fair-trail ')).split(/\s+/u).slice(1);
+    const words = line
+      .slice(line.indexOf('fair-trail '))
+      .split(/\s+/u)
+      .slice(1)
+      .filter((word) => word !== '--');
     const isMerge = words[0] === 'audit' && words[1] === 'merge';
     const said = helpOf(isMerge ? 'audit merge' : (words[0] ?? ''));
     expect(said).toContain('Usage: fair-trail');
@@ -281,6 +300,6 @@ describe('the commands in blocks', () => {
     // A project of the reader's own has scripts of its own.
     if (place.includes('testing-in-ci')) return;
     const [, run, name] = line.split(/\s+/u);
-    expect(Object.keys(scripts)).toContain(run === 'run' ? name : run);
+    expect(Object.keys({ ...scripts, ...others })).toContain(run === 'run' ? name : run);
   });
 });
