@@ -13,8 +13,13 @@ export default defineConfig(
     extends: [typescript.configs.strictTypeChecked, typescript.configs.stylisticTypeChecked],
     languageOptions: {
       parserOptions: {
-        // One program for all: to read the same types once for each package takes longer than to lint.
-        project: 'tsconfig.whole.json',
+        // One program for all packages: to read the same types once for each takes longer than to lint. In the examples, a site file
+        // is a module of its own kind.
+        project: [
+          'tsconfig.whole.json',
+          'examples/observatory-react/tsconfig.json',
+          'examples/observatory-vue/tsconfig.json',
+        ],
       },
     },
     rules: {

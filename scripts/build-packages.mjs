@@ -4,7 +4,7 @@ import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'vite';
 import { barRoomCss } from './bar-room-css.mjs';
-import { root, runTool } from './run.mjs';
+import { root, run, runTool } from './run.mjs';
 
 // A package that is published holds nothing of what its sources were once.
 if (process.argv.includes('--clean')) {
@@ -170,4 +170,14 @@ for (const [name, entry, folder] of [
       },
     },
   });
+}
+
+// What the site file of the examples exports, for their compilers.
+for (const name of ['observatory-react', 'observatory-vue']) {
+  const folder = path.join(root, 'examples', name, 'types/observatory');
+  mkdirSync(folder, { recursive: true });
+  const file = path.join(folder, 'observatory.site.d.json.ts');
+  const args = ['types', path.join(root, 'examples/observatory/observatory.site.json'), '--out', file];
+  const command = path.join(root, 'packages/cli/bin/fair-trail.js');
+  run(process.execPath, [command, ...args], { stdio: ['ignore', 'inherit', 'ignore'] });
 }

@@ -10,8 +10,8 @@ import { navigation } from './site.ts';
 
 const { FooterNav, Navbar, Sidebar, Stage, Trail, TrailLink } = navigation;
 
-const ringer = ['ringer'];
-const nobody: string[] = [];
+const ringer = ['ringer'] as const;
+const nobody: readonly 'ringer'[] = [];
 
 interface AppProps {
   /** The address, where a server renders it. */
@@ -58,7 +58,7 @@ export function App(address: AppProps): ReactNode {
   );
 }
 
-const seasons = ['season-autumn', 'season-spring'];
+const seasons = ['season-autumn', 'season-spring'] as const;
 
 /** The inside of the observatory has a navigation of its own. */
 function DeskSidebar(): ReactNode {

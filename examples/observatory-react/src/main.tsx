@@ -1,8 +1,9 @@
 import { StrictMode } from 'react';
 import { createRoot, hydrateRoot } from 'react-dom/client';
+import { loadPage } from 'fair-trail/react';
 import { App } from './app.tsx';
-import { loadPage } from './pages/index.ts';
-import 'fair-trail/styles.css';
+import { pages } from './pages/index.ts';
+import { site } from './site.ts';
 import '../../observatory/styles/observatory.css';
 import '../../observatory/styles/pages.css';
 import '../../observatory/styles/form.css';
@@ -13,7 +14,7 @@ if (container.firstElementChild) {
   // The page was rendered when the app was built, at its address without a query. Before it is taken over, what it shows
   // must be loaded.
   const renderedUrl = location.pathname;
-  await loadPage(renderedUrl);
+  await loadPage(site, pages, renderedUrl);
   hydrateRoot(
     container,
     <StrictMode>

@@ -1,16 +1,19 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { defineSite, type SiteDefinition } from 'fair-trail';
 import { TrailLink } from 'fair-trail/react';
 import { Sheet, type OwnSpecimens } from 'fair-trail/sheet';
 import { Brand } from './brand.tsx';
 import { icon } from './icons.tsx';
 import { badges, records } from './records.ts';
-import { site } from './site.ts';
-import 'fair-trail/styles.css';
+import definition from '../../observatory/observatory.site.json?raw';
 import 'fair-trail/styles/sheet.css';
 import '../../observatory/styles/observatory.css';
 import '../../observatory/styles/pages.css';
 import '../../observatory/styles/form.css';
+
+/** With what it was made of, which a sheet shows and a build leaves out. */
+const site = defineSite(JSON.parse(definition) as SiteDefinition, { base: import.meta.env.BASE_URL });
 
 const ofReader = ['rest', 'hover', 'focus', 'pressed'];
 

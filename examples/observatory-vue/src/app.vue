@@ -15,7 +15,9 @@ defineProps<{ url?: string; renderedUrl?: string }>();
 
 const { FooterNav, Navbar, Stage, Trail, TrailLink } = navigation;
 const signedIn = useSignedIn();
-const audience = computed(() => (signedIn.value === null ? 'unknown' : signedIn.value ? ['ringer'] : []));
+const audience = computed(() =>
+  signedIn.value === null ? ('unknown' as const) : signedIn.value ? (['ringer'] as const) : [],
+);
 const act = (action: string) => {
   signedIn.value = action === 'sign-in';
 };

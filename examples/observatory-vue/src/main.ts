@@ -1,7 +1,8 @@
 import { createApp, createSSRApp } from 'vue';
+import { loadPage } from 'fair-trail/vue';
 import App from './app.vue';
-import { loadPage } from './pages/index.ts';
-import 'fair-trail/styles.css';
+import { pages } from './pages/index.ts';
+import { site } from './site.ts';
 import '../../observatory/styles/observatory.css';
 import '../../observatory/styles/pages.css';
 import '../../observatory/styles/form.css';
@@ -12,7 +13,7 @@ if (container.firstElementChild) {
   // The page was rendered when the app was built, at its address without a query. Before it is taken over, what it shows
   // must be loaded.
   const renderedUrl = location.pathname;
-  await loadPage(renderedUrl);
+  await loadPage(site, pages, renderedUrl);
   createSSRApp(App, { renderedUrl }).mount(container);
 } else {
   createApp(App).mount(container);

@@ -1,18 +1,16 @@
 import { createSSRApp } from 'vue';
 import { renderToString } from 'vue/server-renderer';
-import { locate, titleOf } from 'fair-trail';
-import { addressesOf } from '../../observatory/addresses.ts';
+import { loadPage } from 'fair-trail/vue';
 import App from './app.vue';
-import { loadPage } from './pages/index.ts';
+import { pages } from './pages/index.ts';
 import { records } from './records.ts';
 import { site } from './site.ts';
 
-/** All pages that can be rendered before anybody asks for them. */
-export const addresses = addressesOf(site, records);
+export { pages, records };
 
-/** The page of an address, as HTML, and its title. */
-export async function render(url: string): Promise<{ html: string; title: string }> {
-  await loadPage(url);
-  const html = await renderToString(createSSRApp(App, { url }));
-  return { html, title: titleOf(site, locate(site, url), 'Page not found', records) };
+/** The page of an address, as HTML. */
+export async function render(url: string): Promise<string> {
+  // The weather mast cannot always be reached; then its page says so, and is asked for again in the browser.
+  await loadPage(site, pages, url).catch(() => undefined);
+  return renderToString(createSSRApp(App, { url }));
 }

@@ -1,6 +1,7 @@
 /** One hide. All details are invented. */
 export interface Hide {
-  readonly id: string;
+  /** That of its entry in the site file. */
+  readonly id: 'causeway-hide' | 'saltmarsh-hide' | 'reedbed-hide' | 'lantern-room';
   readonly name: string;
   readonly seats: number;
   readonly best: string;

@@ -1,6 +1,4 @@
-import { locate } from 'fair-trail';
 import { lazyPage, type Page, type StagePages } from 'fair-trail/react';
-import { site } from '../site.ts';
 import { TodayPage } from './today.tsx';
 
 /** Pages that are in one file are loaded together, when the first of them is needed. */
@@ -78,10 +76,3 @@ export const pages: StagePages = {
   wardens: pageOf(about, 'WardensPage'),
   support: pageOf(about, 'SupportPage'),
 };
-
-/** Loads the page of an address, for it to be in the first drawing. One that cannot be had now is asked for again then. */
-export async function loadPage(url: string): Promise<void> {
-  const { entry, status } = locate(site, url);
-  const page = entry && status === 'exact' ? pages[entry.id] : undefined;
-  if (page && 'load' in page) await page.load().catch(() => undefined);
-}

@@ -1,6 +1,4 @@
-import { locate } from 'fair-trail';
 import { lazyPage, type Page, type StagePages } from 'fair-trail/vue';
-import { site } from '../site.ts';
 import TodayPage from './today-page.vue';
 
 const instruments = () => import('./gauge-page.vue');
@@ -68,11 +66,3 @@ export const pages: StagePages = {
   wardens: lazyPage(() => import('./wardens-page.vue')),
   support: lazyPage(() => import('./support-page.vue')),
 };
-
-/** Loads the page of an address, for it to be in the first drawing. One that cannot be had now is asked for again then. */
-export async function loadPage(url: string): Promise<void> {
-  const { entry, status } = locate(site, url);
-  const page = entry && status === 'exact' ? pages[entry.id] : undefined;
-  // Whatever a component has, only a lazy page can be loaded.
-  if (page && 'load' in page) await (page as ReturnType<typeof lazyPage>).load().catch(() => undefined);
-}

@@ -149,8 +149,8 @@ describe.each([
     expect(await page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()')).toBe(
       '#993b14',
     );
-    await page.goto(`${url}hides/old-reedbed/`);
-    await page.waitForURL(/\/point\/hides\/reedbed/u);
+    await page.goto(`${url}hides/old-reedbed/?month=5#map`);
+    await page.waitForURL(/\/point\/hides\/reedbed\/?\?month=5#map$/u);
     expect(complaints).toEqual([]);
   });
 });

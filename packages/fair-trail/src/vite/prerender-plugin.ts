@@ -62,6 +62,7 @@ export function prerenderPlugin(context: PluginContext, given: string | Prerende
             module: path.join(folder, 'server.js'),
             root: config.root,
             outDir: path.resolve(config.root, config.build.outDir),
+            assetsDir: config.build.assetsDir,
             logger: config.logger,
           });
           const text = stage ? coverageText(site, new Set(stage), new Set()) : '';

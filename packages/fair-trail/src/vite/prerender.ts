@@ -20,6 +20,8 @@ interface PrerenderSettings {
   readonly module: string;
   readonly root: string;
   readonly outDir: string;
+  /** The folder of scripts and styles, within that. */
+  readonly assetsDir: string;
   readonly logger: Logger;
   readonly tags: PageTags;
 }
@@ -111,7 +113,8 @@ async function recordsFrom(given: PrerenderOptions['records'], root: string): Pr
   }
 }
 
-function writeRest({ redirects, sitemap }: PageList, { site, outDir }: PrerenderSettings): void {
+function writeRest({ redirects, sitemap }: PageList, { site, outDir, assetsDir }: PrerenderSettings): void {
+  const script = path.posix.join(assetsDir, 'moved.js');
   for (const { name, text } of sitemap) writeFileSync(path.join(outDir, name), text);
   for (const redirect of redirects) {
     const file = fileOf(site, redirect.from);
@@ -119,11 +122,21 @@ function writeRest({ redirects, sitemap }: PageList, { site, outDir }: Prerender
     const place = path.join(outDir, file);
     const canonical = site.origin === null ? redirect.to : absoluteAddress(site.origin, redirect.to);
     mkdirSync(path.dirname(place), { recursive: true });
-    writeFileSync(place, redirectPage(redirect, canonical));
+    writeFileSync(place, redirectPage(redirect, canonical, `${site.base}/${script}`));
   }
   const place = path.join(outDir, 'redirects.json');
-  if (redirects.length === 0) rmSync(place, { force: true });
-  else writeFileSync(place, `${JSON.stringify(redirects, null, 2)}\n`);
+  if (redirects.length === 0) {
+    rmSync(place, { force: true });
+    return;
+  }
+  writeFileSync(place, `${JSON.stringify(redirects, null, 2)}\n`);
+  mkdirSync(path.join(outDir, assetsDir), { recursive: true });
+  // A script of its own, since a strict Content-Security-Policy allows none within a page.
+  const source = readFileSync(path.join(import.meta.dirname, 'page/moved.js'), 'utf8');
+  writeFileSync(
+    path.join(outDir, script),
+    source.replace(/^export \{\};\n/mu, '').replace(/^\/\/# sourceMappingURL.*\n?/mu, ''),
+  );
 }
 
 /** A thread that writes one page after the other. One that does not come to an end is stopped, and the next page has a new one. */

@@ -129,7 +129,10 @@ export class Project {
     const types = options.types ?? 'beside';
     if (types === false) return;
     const beside = declarationsPath(file);
-    const place = types === 'beside' ? beside : path.resolve(root, types.folder, path.relative(root, beside));
+    const place =
+      types === 'beside'
+        ? beside
+        : path.resolve(root, types.folder, path.relative(root, beside).replace(/^(?:\.\.[/\\])+/u, ''));
     const text = siteDeclarations(definition, path.basename(file));
     try {
       if (existsSync(place) && readFileSync(place, 'utf8') === text) return;

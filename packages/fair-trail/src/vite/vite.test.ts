@@ -157,7 +157,7 @@ describe('a written page', () => {
   });
 
   test('leads on from an old address, and cannot be broken out of', () => {
-    const page = redirectPage({ from: '/a', to: '/b"><script>', status: 301 }, 'https://marram.example/b');
+    const page = redirectPage({ from: '/a', to: '/b"><script>', status: 301 }, 'https://marram.example/b', '/moved.js');
     expect(page).toContain('content="0; url=/b&quot;&gt;&lt;script&gt;"');
     expect(page).not.toContain('<script>');
   });

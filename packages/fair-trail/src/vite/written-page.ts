@@ -26,8 +26,12 @@ export function fillTemplate(template: string, { html, title, language, head }: 
     .replace(outlet, () => html);
 }
 
-/** A page for browsers and search engines where a server knows nothing of the redirect. */
-export function redirectPage({ to }: Redirect, canonical: string): string {
+/**
+ * A page for browsers and search engines where a server knows nothing of the redirect.
+ *
+ * @param script the address of the script that leads on; without scripts, the query and the hash are lost
+ */
+export function redirectPage({ to }: Redirect, canonical: string, script: string): string {
   const href = escapeMarkup(to);
   return [
     '<!doctype html>',
@@ -35,9 +39,10 @@ export function redirectPage({ to }: Redirect, canonical: string): string {
     '<head>',
     '<meta charset="utf-8">',
     '<meta name="viewport" content="width=device-width, initial-scale=1">',
-    `<title>This page has moved</title>`,
+    '<title>This page has moved</title>',
     `<link rel="canonical" href="${escapeMarkup(canonical)}">`,
-    `<meta http-equiv="refresh" content="0; url=${href}">`,
+    `<script src="${escapeMarkup(script)}" data-to="${href}"></script>`,
+    `<noscript><meta http-equiv="refresh" content="0; url=${href}"></noscript>`,
     '</head>',
     '<body>',
     `<p>This page has moved to <a href="${href}">${href}</a>.</p>`,
