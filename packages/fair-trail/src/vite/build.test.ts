@@ -3,12 +3,12 @@ import { existsSync, readdirSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import sirv from 'sirv';
-import { chromium, type Browser } from 'playwright';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test, vi } from 'vitest';
-import { chromiumArguments, findChromium } from '../../../../scripts/chromium.mjs';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { effort } from '../../../../tests/effort.ts';
 import {
   readIn,
   sampleProject,
+  useBrowser,
   siteFile,
   siteText,
   tokensFile,
@@ -18,20 +18,11 @@ import {
 
 /** What a build makes, and a browser that opens it under a strict policy. */
 
-let browser: Browser;
-beforeAll(async () => {
-  browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
-});
-afterAll(() => browser.close());
+const { browser, ends } = useBrowser();
 
 // As `vite build` sets it, and the test runner does not.
 beforeEach(() => vi.stubEnv('NODE_ENV', 'production'));
 afterEach(() => vi.unstubAllEnvs());
-
-const ends: (() => Promise<void> | void)[] = [];
-afterEach(async () => {
-  for (const end of ends.splice(0).toReversed()) await end();
-});
 
 type Options = Parameters<SampleProject['fairTrail']>[0];
 
@@ -92,75 +83,79 @@ async function serve(folder: string): Promise<string> {
 
 const server = { react: 'src/server.tsx', vue: 'src/server.ts' } as const;
 
-describe.each([
+const everywhere = [
   [8, 'react'],
   [8, 'vue'],
   [7, 'react'],
-  [7, 'vue'],
-] as const)('with Vite %i and %s', (version, framework) => {
-  test('each page is written, and is taken over without a word under a strict policy', async () => {
-    const { project, failure, lines } = await build(framework, version, {
-      tokens: tokensFile,
-      prerender: server[framework],
-    });
-    expect(failure).toBeNull();
-    const written = readdirSync(path.join(project.folder, 'dist'), { recursive: true, encoding: 'utf8' });
-    expect(written.filter((file) => /\.(?:html|xml|json)$/u.test(file)).toSorted()).toEqual([
-      ...['404.html', 'hides/index.html', 'hides/lantern-room/index.html', 'hides/old-reedbed/index.html'],
-      ...['hides/reedbed/index.html', 'index.html', 'redirects.json', 'sitemap.xml', 'species/curlew/index.html'],
-      'tides/index.html',
-    ]);
-    expect(lines.join('\n')).toContain('tides have no page in the stage');
-    expect(readIn(project, 'dist/species/curlew/index.html')).toContain(
-      '<title>Curlew · Marram Point Bird Observatory</title>',
-    );
-    expect(readIn(project, 'dist/sitemap.xml')).toContain('<loc>https://marram.example/point/species/curlew</loc>');
-    expect(JSON.parse(readIn(project, 'dist/redirects.json'))).toEqual([
-      { from: '/point/hides/old-reedbed', to: '/point/hides/reedbed', status: 301 },
-    ]);
-    const hides = readIn(project, 'dist/hides/index.html');
-    expect(hides).toMatch(/<link rel="modulepreload" href="\/point\/assets\/hides-[^"]+\.js">/u);
-    if (framework === 'react')
-      expect(hides).toMatch(/<link rel="stylesheet" href="\/point\/assets\/hides-[^"]+\.css">/u);
-    expect(hides).toContain('<link rel="canonical" href="https://marram.example/point/hides">');
-    expect(hides).toContain('"@type":"BreadcrumbList"');
-    // Nothing of the checks is left in what visitors load.
-    const scripts = written.filter((file) => file.endsWith('.js')).map((file) => readIn(project, `dist/${file}`));
-    expect(scripts.join('')).not.toContain('unknown-field');
+] as const;
 
-    const url = await serve(project.folder);
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    ends.push(() => page.close());
-    const complaints: string[] = [];
-    page.on('console', (message) => complaints.push(message.text()));
-    page.on('pageerror', (error) => complaints.push(String(error)));
-    for (const [address, heading, marked] of [
-      ['', 'Today', 'Today'],
-      ['hides/', 'Hides', 'Hides'],
-      ['hides/reedbed/', 'Reedbed Hide', 'Reedbed Hide'],
-    ] as const) {
-      await page.goto(`${url}${address}`);
-      await expect.poll(() => page.evaluate('document.documentElement.hasAttribute("data-ft-scripted")')).toBe(true);
-      expect(await page.getByRole('heading', { level: 1 }).textContent()).toBe(heading);
-      expect(await page.locator('.ft-bar [aria-current="page"]').textContent()).toBe(marked);
-    }
-    await page.getByRole('link', { name: 'Hides', exact: true }).first().click();
-    await expect.poll(() => page.getByRole('heading', { level: 1 }).textContent()).toBe('Hides');
-    expect(await page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()')).toBe(
-      '#993b14',
-    );
-    await page.goto(`${url}hides/old-reedbed/?month=5#map`);
-    await page.waitForURL(/\/point\/hides\/reedbed\/?\?month=5#map$/u);
-    expect(complaints).toEqual([]);
-  });
-});
+describe.each<readonly [7 | 8, 'react' | 'vue']>(effort([...everywhere], [...everywhere, [7, 'vue']]))(
+  'with Vite %i and %s',
+  (version, framework) => {
+    test('each page is written, and is taken over without a word under a strict policy', async () => {
+      const { project, failure, lines } = await build(framework, version, {
+        tokens: tokensFile,
+        prerender: server[framework],
+      });
+      expect(failure).toBeNull();
+      const written = readdirSync(path.join(project.folder, 'dist'), { recursive: true, encoding: 'utf8' });
+      expect(written.filter((file) => /\.(?:html|xml|json)$/u.test(file)).toSorted()).toEqual([
+        ...['404.html', 'hides/index.html', 'hides/lantern-room/index.html', 'hides/old-reedbed/index.html'],
+        ...['hides/reedbed/index.html', 'index.html', 'redirects.json', 'sitemap.xml', 'species/curlew/index.html'],
+        'tides/index.html',
+      ]);
+      expect(lines.join('\n')).toContain('tides have no page in the stage');
+      expect(readIn(project, 'dist/species/curlew/index.html')).toContain(
+        '<title>Curlew · Marram Point Bird Observatory</title>',
+      );
+      expect(readIn(project, 'dist/sitemap.xml')).toContain('<loc>https://marram.example/point/species/curlew</loc>');
+      expect(JSON.parse(readIn(project, 'dist/redirects.json'))).toEqual([
+        { from: '/point/hides/old-reedbed', to: '/point/hides/reedbed', status: 301 },
+      ]);
+      const hides = readIn(project, 'dist/hides/index.html');
+      expect(hides).toMatch(/<link rel="modulepreload" href="\/point\/assets\/hides-[^"]+\.js">/u);
+      if (framework === 'react')
+        expect(hides).toMatch(/<link rel="stylesheet" href="\/point\/assets\/hides-[^"]+\.css">/u);
+      expect(hides).toContain('<link rel="canonical" href="https://marram.example/point/hides">');
+      expect(hides).toContain('"@type":"BreadcrumbList"');
+      // Nothing of the checks is left in what visitors load.
+      const scripts = written.filter((file) => file.endsWith('.js')).map((file) => readIn(project, `dist/${file}`));
+      expect(scripts.join('')).not.toContain('unknown-field');
+
+      const url = await serve(project.folder);
+      const page = await browser().newPage({ viewport: { width: 1280, height: 800 } });
+      ends.push(() => page.close());
+      const complaints: string[] = [];
+      page.on('console', (message) => complaints.push(message.text()));
+      page.on('pageerror', (error) => complaints.push(String(error)));
+      for (const [address, heading, marked] of [
+        ['', 'Today', 'Today'],
+        ['hides/', 'Hides', 'Hides'],
+        ['hides/reedbed/', 'Reedbed Hide', 'Reedbed Hide'],
+      ] as const) {
+        await page.goto(`${url}${address}`);
+        await expect.poll(() => page.evaluate('document.documentElement.hasAttribute("data-ft-scripted")')).toBe(true);
+        expect(await page.getByRole('heading', { level: 1 }).textContent()).toBe(heading);
+        expect(await page.locator('.ft-bar [aria-current="page"]').textContent()).toBe(marked);
+      }
+      await page.getByRole('link', { name: 'Hides', exact: true }).first().click();
+      await expect.poll(() => page.getByRole('heading', { level: 1 }).textContent()).toBe('Hides');
+      expect(
+        await page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()'),
+      ).toBe('#993b14');
+      await page.goto(`${url}hides/old-reedbed/?month=5#map`);
+      await page.waitForURL(/\/point\/hides\/reedbed\/?\?month=5#map$/u);
+      expect(complaints).toEqual([]);
+    });
+  },
+);
 
 test('a page of plain HTML has the site, the styles and the early script', async () => {
   const { project, failure } = await build('html', 8, {});
   expect(failure).toBeNull();
   expect(existsSync(path.join(project.folder, 'dist/404.html'))).toBe(false);
   const url = await serve(project.folder);
-  const page = await browser.newPage();
+  const page = await browser().newPage();
   ends.push(() => page.close());
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(String(error)));

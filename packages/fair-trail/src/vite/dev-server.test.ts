@@ -1,13 +1,15 @@
 import { rmSync } from 'node:fs';
 import path from 'node:path';
-import { chromium, type Browser, type Page } from 'playwright';
-import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
+import type { Page } from 'playwright';
+import { describe, expect, test } from 'vitest';
 import type { Logger, ViteDevServer } from 'vite';
-import { chromiumArguments, findChromium } from '../../../../scripts/chromium.mjs';
+import { effort } from '../../../../tests/effort.ts';
+import type { Site } from '../core/site/site.ts';
 import {
   otherTokensText,
   readIn,
   sampleProject,
+  useBrowser,
   siteFile,
   siteText,
   tokensFile,
@@ -17,16 +19,7 @@ import {
 
 /** The development server itself, and a browser that has its page open while files are edited. */
 
-let browser: Browser;
-beforeAll(async () => {
-  browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
-});
-afterAll(() => browser.close());
-
-const ends: (() => Promise<void> | void)[] = [];
-afterEach(async () => {
-  for (const end of ends.splice(0).toReversed()) await end();
-});
+const { browser, ends } = useBrowser();
 
 interface Running {
   readonly project: SampleProject;
@@ -67,7 +60,7 @@ async function run(framework: Framework, version: 7 | 8, given: RunOptions = {})
   });
   ends.push(() => server.close());
   await server.listen();
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const context = await browser().newContext({ viewport: { width: 1280, height: 800 } });
   ends.push(() => context.close());
   const page = await context.newPage();
   const complaints: string[] = [];
@@ -108,59 +101,69 @@ async function useApp(page: Page): Promise<void> {
 
 const expectedState = { focus: 'Reedbed Hide', expanded: 'Pages in Hides', notes: 'Two bitterns', scroll: 300 };
 
-describe.each([
+const everywhere = [
   [8, 'react'],
   [8, 'vue'],
   [8, 'html'],
+  [7, 'html'],
+] as const;
+const more = [
   [7, 'react'],
   [7, 'vue'],
-  [7, 'html'],
-] as const)('with Vite %i and %s', (version, framework) => {
-  test('an edited site file and tokens file reach the page, which keeps what was done in it', async () => {
-    const { project, page, loads, lines, complaints } = await run(framework, version);
-    // A dependency that is found late makes Vite load the page again, once.
-    await expect.poll(() => bar(page).getByRole('link', { name: 'Tides' }).count()).toBe(1);
-    await page.waitForLoadState('networkidle');
-    await useApp(page);
-    expect(await stateOf(page)).toEqual(expectedState);
-    const before = loads();
+] as const;
 
-    project.write(siteFile, siteText.replace('"Tides"', '"Tides and wind"'));
-    await expect.poll(() => bar(page).getByRole('link', { name: 'Tides and wind' }).count()).toBe(1);
-    project.write(siteFile, siteText.replace('"Tides"', '"Tides and waves"'));
-    await expect.poll(() => bar(page).getByRole('link', { name: 'Tides and waves' }).count()).toBe(1);
-    if (framework === 'html') {
-      // That one loads the file by its address.
-      const second = page.getByRole('navigation', { name: 'Second' });
-      await expect.poll(() => second.getByRole('link', { name: 'Tides and waves' }).count()).toBe(1);
-    }
-    expect(readIn(project, 'src/observatory.site.d.json.ts')).toContain('readonly "id": "lantern-room";');
-    expect(await stateOf(page)).toEqual(expectedState);
+describe.each<readonly [7 | 8, Framework]>(effort([...everywhere], [...everywhere, ...more]))(
+  'with Vite %i and %s',
+  (version, framework) => {
+    test('an edited site file and tokens file reach the page, which keeps what was done in it', async () => {
+      const { project, page, loads, lines, complaints } = await run(framework, version);
+      // A dependency that is found late makes Vite load the page again, once.
+      await expect.poll(() => bar(page).getByRole('link', { name: 'Tides' }).count()).toBe(1);
+      await page.waitForLoadState('networkidle');
+      await useApp(page);
+      expect(await stateOf(page)).toEqual(expectedState);
+      const before = loads();
 
-    // The names are known at once to an editor.
-    project.write(siteFile, siteText.replace('"id": "tides"', '"id": "tide-table"').replace('"tides"', '"tide-table"'));
-    await expect.poll(() => readIn(project, 'src/observatory.site.d.json.ts')).toContain('"tide-table"');
+      project.write(siteFile, siteText.replace('"Tides"', '"Tides and wind"'));
+      await expect.poll(() => bar(page).getByRole('link', { name: 'Tides and wind' }).count()).toBe(1);
+      project.write(siteFile, siteText.replace('"Tides"', '"Tides and waves"'));
+      await expect.poll(() => bar(page).getByRole('link', { name: 'Tides and waves' }).count()).toBe(1);
+      if (framework === 'html') {
+        // That one loads the file by its address.
+        const second = page.getByRole('navigation', { name: 'Second' });
+        await expect.poll(() => second.getByRole('link', { name: 'Tides and waves' }).count()).toBe(1);
+      }
+      expect(readIn(project, 'src/observatory.site.d.json.ts')).toContain('readonly "id": "lantern-room";');
+      expect(await stateOf(page)).toEqual(expectedState);
 
-    const color = () =>
-      page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()');
-    expect(await color()).toBe('#993b14');
-    project.write(tokensFile, otherTokensText);
-    await expect.poll(color).toBe('#1d5f6b');
-    expect(await stateOf(page)).toEqual(expectedState);
+      // The names are known at once to an editor.
+      project.write(
+        siteFile,
+        siteText.replace('"id": "tides"', '"id": "tide-table"').replace('"tides"', '"tide-table"'),
+      );
+      await expect.poll(() => readIn(project, 'src/observatory.site.d.json.ts')).toContain('"tide-table"');
 
-    project.write(siteFile, siteText.replace('"href": "/tides"', '"href": "javascript:tides"'));
-    await expect.poll(() => problems(page).textContent()).toContain('src/observatory.site.json:39:15');
-    expect(await problems(page).textContent()).toContain('unsafe-href');
-    expect(lines.join('\n')).toContain('src/observatory.site.json:39:15 unsafe-href');
-    expect(await stateOf(page)).toEqual(expectedState);
-    project.write(siteFile, siteText);
-    await expect.poll(() => page.locator('fair-trail-problems').count()).toBe(0);
-    await expect.poll(() => bar(page).getByRole('link', { name: 'Tides', exact: true }).count()).toBe(1);
-    expect(await stateOf(page)).toEqual(expectedState);
-    expect(loads()).toBe(before);
-    expect(complaints).toEqual([]);
-  });
-});
+      const color = () =>
+        page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust").trim()');
+      expect(await color()).toBe('#993b14');
+      project.write(tokensFile, otherTokensText);
+      await expect.poll(color).toBe('#1d5f6b');
+      expect(await stateOf(page)).toEqual(expectedState);
+
+      project.write(siteFile, siteText.replace('"href": "/tides"', '"href": "javascript:tides"'));
+      await expect.poll(() => problems(page).textContent()).toContain('src/observatory.site.json:39:15');
+      expect(await problems(page).textContent()).toContain('unsafe-href');
+      expect(lines.join('\n')).toContain('src/observatory.site.json:39:15 unsafe-href');
+      expect(await stateOf(page)).toEqual(expectedState);
+      project.write(siteFile, siteText);
+      await expect.poll(() => page.locator('fair-trail-problems').count()).toBe(0);
+      await expect.poll(() => bar(page).getByRole('link', { name: 'Tides', exact: true }).count()).toBe(1);
+      expect(await stateOf(page)).toEqual(expectedState);
+      expect(loads()).toBe(before);
+      expect(complaints).toEqual([]);
+    });
+  },
+);
 
 test('what is wrong with the files is shown until it is right: half of the file, none at all, a token', async () => {
   const { project, page } = await run('react', 8);
@@ -219,6 +222,17 @@ test('the state sheet is at an address of the server, and follows the site file'
   await page.getByText('Tides', { exact: true }).first().waitFor();
   project.write(siteFile, siteText.replace('"Tides"', '"Tides and wind"'));
   await page.getByText('Tides and wind').first().waitFor();
+});
+
+test('a server that renders has the site as it is now', async () => {
+  const { project, server } = await run('react', 8);
+  const label = async () => {
+    const { default: site } = (await server.ssrLoadModule(`/${siteFile}`)) as { readonly default: Site };
+    return site.entry('tides')?.label;
+  };
+  expect(await label()).toBe('Tides');
+  project.write(siteFile, siteText.replace('"Tides"', '"Tides and wind"'));
+  await expect.poll(label).toBe('Tides and wind');
 });
 
 test('the order of the plugins does not matter', async () => {

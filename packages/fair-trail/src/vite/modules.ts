@@ -53,7 +53,7 @@ export function brokenModule(problems: readonly FileProblem[], isInBrowser: bool
   return [
     ...(isInBrowser ? [`import ${JSON.stringify(clientId)};`] : []),
     `throw new Error(${JSON.stringify(`The site file has problems:\n${text}`)});`,
-    // An app that imports the site finds the name, and is told what is wrong.
+    // An app that imports the site finds the name, and its console says what is wrong.
     'export const site = undefined;',
     'export default site;',
     '',

@@ -1,7 +1,10 @@
 import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { chromium, type Browser } from 'playwright';
+import { afterAll, afterEach, beforeAll } from 'vitest';
 import type * as Vite from 'vite';
+import { chromiumArguments, findChromium } from '../../../../scripts/chromium.mjs';
 import type * as Plugin from './fair-trail.ts';
 
 /** Small projects that use the plugin, made for a test: with each framework, and with each version of Vite. */
@@ -240,4 +243,18 @@ export async function sampleProject(framework: Framework, version: 7 | 8): Promi
 
 export function readIn({ folder }: Pick<SampleProject, 'folder'>, file: string): string {
   return readFileSync(path.join(folder, file), 'utf8');
+}
+
+/** A browser for all tests of a file, and what has to be done after each of them, the last first. */
+export function useBrowser(): { readonly browser: () => Browser; readonly ends: (() => Promise<void> | void)[] } {
+  let browser: Browser;
+  const ends: (() => Promise<void> | void)[] = [];
+  beforeAll(async () => {
+    browser = await chromium.launch({ executablePath: findChromium() ?? '', args: chromiumArguments });
+  });
+  afterEach(async () => {
+    for (const end of ends.splice(0).toReversed()) await end();
+  });
+  afterAll(() => browser.close());
+  return { browser: () => browser, ends };
 }

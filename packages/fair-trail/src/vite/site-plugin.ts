@@ -85,7 +85,8 @@ export function sitePlugin(context: PluginContext): Plugin {
       }
       const { problems, lastGood } = project.site(file);
       // A test runner has no page that stays open while files change.
-      const isInBrowser = this.environment.name === 'client' && !('VITEST' in process.env);
+      const isTest = context.config.plugins.some(({ name }) => name === 'vitest');
+      const isInBrowser = this.environment.name === 'client' && !isTest;
       return lastGood ? developedModule(lastGood, isInBrowser) : brokenModule(problems, isInBrowser);
     },
   };
