@@ -42,7 +42,11 @@ export default defineConfig({
           hookTimeout: testTimeout,
           environment: 'node',
           include: ['packages/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
-          exclude: ['**/node_modules/**', '**/dist/**', '**/*.browser.test.*', ...withBrowser],
+          exclude: [
+            ...['**/node_modules/**', '**/dist/**', '**/*.browser.test.*', ...withBrowser],
+            // The tests of a new project run in one.
+            'packages/cli/templates/**',
+          ],
           provide: { machineRuns: effort(1000, 10_000) },
         },
       },
