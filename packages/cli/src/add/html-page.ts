@@ -1,4 +1,4 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { escapeMarkup } from 'fair-trail/internal/core';
 import { parse, type DefaultTreeAdapterMap } from 'parse5';
@@ -45,9 +45,4 @@ function find(nodes: readonly DefaultTreeAdapterMap['childNode'][], name: string
     if (found) return found;
   }
   return undefined;
-}
-
-/** Whether there is a file already. */
-export function isPresent(file: string): boolean {
-  return existsSync(file);
 }

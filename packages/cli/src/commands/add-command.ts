@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Command } from 'commander';
 import { checkSite, everyEntry, menuItems, type DefinedSite, type MenuItem } from 'fair-trail';
 import { entryPointer } from 'fair-trail/internal/core';
-import { htmlPage, isPresent } from '../add/html-page.ts';
+import { htmlPage } from '../add/html-page.ts';
 import {
   appendList,
   appendObject,
@@ -167,7 +167,7 @@ function pageOf(site: DefinedSite, entry: NewEntry): ChangedPage {
       'No pages are found that this one could be written like. Add only the entry with --no-page, and write the page by hand.',
     );
   }
-  if (isPresent(page.file)) {
+  if (existsSync(page.file)) {
     throw new Failure(
       'file-exists',
       `There is a file "${shown(page.file)}" already. Give another id with --id, or add the entry alone with --no-page.`,
