@@ -206,6 +206,7 @@ describe.each(effort(['react'], ['react', 'vue', 'html']))('a new project with %
     succeedIn(project, 'npx', 'fair-trail', 'add', '/hides');
     succeedIn(project, 'npx', 'fair-trail', 'add', '/about/boat-trips');
     script('run', 'check');
+    script('test');
     script('run', 'build');
     expect(readFileSync(path.join(project, 'dist/about/boat-trips/index.html'), 'utf8')).toContain('Boat trips</h1>');
 

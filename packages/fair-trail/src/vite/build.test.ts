@@ -240,3 +240,20 @@ test('records of the configuration, and a page for addresses that come later', a
   expect(existsSync(path.join(project.folder, 'dist/species/curlew'))).toBe(false);
   expect(readIn(project, 'dist/shell.html')).toContain('<!--app-->');
 });
+
+test('records that take longer than a page may are waited for, and asked for once', async () => {
+  const { project, failure } = await build('react', 8, { prerender: { entry: server.react, timeout: 1 } }, (made) => {
+    const slow = `let calls = 0;
+export async function records() {
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  return { species: [{ params: { slug: 'avocet' }, label: 'Call ' + (calls += 1) }] };
+}
+`;
+    made.write(
+      server.react,
+      readIn(made, server.react).replace('export { pages, records }', 'export { pages }') + slow,
+    );
+  });
+  expect(failure).toBeNull();
+  expect(readIn(project, 'dist/species/avocet/index.html')).toContain('<title>Call 1 ·');
+});

@@ -9,7 +9,7 @@ import type { Entry } from '../core/site/entry.ts';
 import type { PageList, PageTask, Redirect } from './prerender-messages.ts';
 
 /** Every address of a site that is known, and what else is made of it. */
-export function listPages(site: DefinedSite, records: SiteRecords): Omit<PageList, 'stage'> {
+export function listPages(site: DefinedSite, records: SiteRecords): Omit<PageList, 'stage' | 'stageTags' | 'records'> {
   const leftOut: string[] = [];
   const pages = new Map<string, PageTask>();
   const taken = new Set<string>();

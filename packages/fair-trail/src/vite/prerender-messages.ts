@@ -9,12 +9,14 @@ export interface PrerenderJob {
   readonly definition: SiteDefinition;
   readonly base: string;
   readonly caseSensitive: boolean;
-  /** The records that the configuration gives; null where those of the module count. */
+  /** The records, where they are known; null where those of the module count. */
   readonly records: SiteRecords | null;
   /** The page that the app was built with, and where all pages go. */
   readonly template: string;
   readonly outDir: string;
   readonly tags: PageTags;
+  /** What each page of the stage loads besides the app, by its id; null where that has to be found out. */
+  readonly stageTags: Readonly<Record<string, string>> | null;
 }
 
 /** A page to write. */
@@ -38,6 +40,9 @@ export interface PageList {
   readonly sitemap: readonly { readonly name: string; readonly text: string }[];
   /** The ids of the pages of the app's stage; null where the module does not export them. */
   readonly stage: readonly string[] | null;
+  /** For the threads that come later, which need not find these out again. */
+  readonly stageTags: Readonly<Record<string, string>>;
+  readonly records: SiteRecords;
   /** Addresses that could not be made into the path of a file. */
   readonly leftOut: readonly string[];
 }
@@ -45,6 +50,8 @@ export interface PageList {
 export type PrerenderRequest = { readonly type: 'list' } | { readonly type: 'page'; readonly page: PageTask };
 
 export type PrerenderAnswer =
+  /** The module and all that it needs are loaded. */
+  | { readonly type: 'ready' }
   | { readonly type: 'list'; readonly list: PageList }
   | { readonly type: 'page'; readonly failure: string | null }
   | { readonly type: 'failed'; readonly failure: string };

@@ -28,7 +28,7 @@ const globals = globalThis as unknown as Record<string, Set<string> | undefined>
 
 const entry = await loadEntry();
 const records = await loadRecords();
-const tags = await loadStage();
+const stageTags = job.stageTags ?? (await loadStage());
 
 async function loadEntry(): Promise<ServerEntry> {
   const module = (await import(pathToFileURL(job.module).href)) as Partial<ServerEntry>;
@@ -46,15 +46,15 @@ async function loadRecords(): Promise<SiteRecords> {
 }
 
 /** What each page of the stage loads besides the app, by the id of its entry. Each lazy page is loaded once, to see. */
-async function loadStage(): Promise<ReadonlyMap<string, string>> {
-  const found = new Map<string, string>();
+async function loadStage(): Promise<Readonly<Record<string, string>>> {
+  const found: Record<string, string> = {};
   for (const [id, page] of Object.entries(entry.pages ?? {})) {
     if (!isLazy(page)) continue;
     const imports = (globals[importsName] = new Set<string>());
     // A page that cannot be loaded is reported where it is rendered.
     await page.load().catch(() => undefined);
     const texts = [...imports].map((imported) => job.tags[imported] ?? '');
-    found.set(id, [...new Set(texts)].join(''));
+    found[id] = [...new Set(texts)].join('');
   }
   globals[importsName] = undefined;
   return found;
@@ -81,7 +81,7 @@ async function write({ address, file }: PageTask): Promise<void> {
       head.push(`<script type="application/ld+json">${data}</script>`);
     }
   }
-  head.push(tags.get(position.entry?.id ?? '') ?? '', page.head ?? '');
+  head.push(stageTags[position.entry?.id ?? ''] ?? '', page.head ?? '');
   const text = fillTemplate(job.template, {
     html: page.html,
     title: page.title ?? titleOf(site, position, englishWording.notFound, records),
@@ -101,7 +101,7 @@ const reasonOf = (error: unknown) =>
 parentPort?.on('message', (request: PrerenderRequest) => {
   if (request.type === 'list') {
     const stage = entry.pages ? Object.keys(entry.pages) : null;
-    answer({ type: 'list', list: { ...listPages(site, records), stage } });
+    answer({ type: 'list', list: { ...listPages(site, records), stage, stageTags, records } });
     return;
   }
   write(request.page).then(
@@ -109,3 +109,5 @@ parentPort?.on('message', (request: PrerenderRequest) => {
     (error: unknown) => answer({ type: 'page', failure: reasonOf(error) }),
   );
 });
+
+answer({ type: 'ready' });

@@ -34,6 +34,9 @@ export interface Prerendered {
   readonly stage: readonly string[] | null;
 }
 
+/** How long the module that renders may take to load, with its records and the pages of its stage: in seconds. */
+const startTime = 300;
+
 /** Below so many pages, another thread costs more than it saves. */
 const pagesPerThread = 200;
 
@@ -60,6 +63,7 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
     template,
     outDir,
     tags: settings.tags,
+    stageTags: null,
   };
   const seconds = options.timeout ?? 30;
   const first = new PageWriter(job, seconds);
@@ -71,7 +75,10 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
   const tasks = [...list.pages, { address: `${site.base}/404`, file: '404.html' }];
   const progress = new Progress(tasks.length, logger);
   const count = Math.max(1, Math.min(availableParallelism(), Math.floor(tasks.length / pagesPerThread)));
-  const writers = [first, ...Array.from({ length: count - 1 }, () => new PageWriter(job, seconds))];
+  // What the first thread has found out, the others are given.
+  const known = { ...job, stageTags: list.stageTags, records: list.records };
+  first.end();
+  const writers = Array.from({ length: count }, () => new PageWriter(known, seconds));
   const failures: string[] = list.leftOut.map(
     (address) => `${address}: its path is that of no file, or of another page.`,
   );
@@ -139,6 +146,10 @@ function writeRest({ redirects, sitemap }: PageList, { site, outDir, assetsDir }
   );
 }
 
+function failureIn(answer: PrerenderAnswer): string | null {
+  return 'failure' in answer ? answer.failure : null;
+}
+
 /** A thread that writes one page after the other. One that does not come to an end is stopped, and the next page has a new one. */
 class PageWriter {
   readonly #job: PrerenderJob;
@@ -155,13 +166,13 @@ class PageWriter {
   async list(): Promise<PageList> {
     const answer = await this.#ask({ type: 'list' });
     if (answer.type === 'list') return answer.list;
-    throw new Error(`fair-trail: the pages cannot be rendered. ${answer.failure ?? ''}`);
+    throw new Error(`fair-trail: the pages cannot be rendered. ${failureIn(answer) ?? ''}`);
   }
 
   /** @returns why the page could not be written; null where it was */
   async write(page: PageTask): Promise<string | null> {
     const answer = await this.#ask({ type: 'page', page });
-    return answer.type === 'list' ? null : answer.failure;
+    return failureIn(answer);
   }
 
   end(): void {
@@ -170,11 +181,21 @@ class PageWriter {
   }
 
   #ask(request: PrerenderRequest): Promise<PrerenderAnswer> {
+    const isNew = this.#worker === null;
     const worker = (this.#worker ??= this.#start());
     return new Promise((resolve) => {
-      const fail = () => this.#fail(`It did not end within ${this.#seconds} seconds, and was stopped.`);
-      const timer = setTimeout(fail, 1000 * this.#seconds);
+      let timer: NodeJS.Timeout | undefined;
+      const limit = (seconds: number) => {
+        clearTimeout(timer);
+        const fail = () => this.#fail(`It did not end within ${seconds} seconds, and was stopped.`);
+        timer = setTimeout(fail, 1000 * seconds);
+      };
+      limit(isNew ? startTime : this.#seconds);
       this.#settle = (answer) => {
+        if (answer.type === 'ready') {
+          limit(this.#seconds);
+          return;
+        }
         clearTimeout(timer);
         resolve(answer);
       };

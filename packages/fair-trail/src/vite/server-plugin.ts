@@ -62,8 +62,12 @@ export function serverPlugin(context: PluginContext): Plugin {
       for (const file of [project.siteFile, project.tokensFile]) if (file !== null) server.watcher.add(file);
       report();
       const { hot } = server.environments.client;
-      hot.on('fair-trail:ready', (_, client) => client.send('fair-trail:problems', shownProblems()));
-      hot.on('fair-trail:stage', stageReporter(context));
+      const stages = new StageReporter(context);
+      hot.on('fair-trail:ready', (_, client) => {
+        stages.clear();
+        client.send('fair-trail:problems', shownProblems());
+      });
+      hot.on('fair-trail:stage', (given: StageReport) => stages.take(given));
       serveSheet(server, context);
     },
 
@@ -104,21 +108,36 @@ function flexOf(value: unknown): string {
 }
 
 /** Reports entries without a page and pages without an entry, once for each set of them. */
-function stageReporter({ project, config }: PluginContext): (report: StageReport) => void {
-  const pages = new Set<string>();
-  const layouts = new Set<string>();
-  let reported = '';
-  let timer: NodeJS.Timeout | undefined;
-  return (given) => {
-    for (const id of given.pages) pages.add(id);
-    for (const id of given.layouts) layouts.add(id);
-    clearTimeout(timer);
+class StageReporter {
+  readonly #context: PluginContext;
+  readonly #pages = new Set<string>();
+  readonly #layouts = new Set<string>();
+  #reported = '';
+  #timer: NodeJS.Timeout | undefined;
+
+  constructor(context: PluginContext) {
+    this.#context = context;
+  }
+
+  /** Forgets what was reported before: a page that is loaded has stages of its own. */
+  clear(): void {
+    this.#pages.clear();
+    this.#layouts.clear();
+  }
+
+  take({ pages, layouts }: StageReport): void {
+    for (const id of pages) this.#pages.add(id);
+    for (const id of layouts) this.#layouts.add(id);
+    clearTimeout(this.#timer);
     // The stages of one page report one after the other.
-    timer = setTimeout(() => {
-      const site = project.site(project.siteFile).lastGood;
-      const text = site ? coverageText(site, pages, layouts) : '';
-      if (text !== '' && text !== reported) config.logger.warn(`fair-trail: ${text}`, { timestamp: true });
-      reported = text;
-    }, 200);
-  };
+    this.#timer = setTimeout(() => this.#report(), 200);
+  }
+
+  #report(): void {
+    const { project, config } = this.#context;
+    const site = project.site(project.siteFile).lastGood;
+    const text = site ? coverageText(site, this.#pages, this.#layouts) : '';
+    if (text !== '' && text !== this.#reported) config.logger.warn(`fair-trail: ${text}`, { timestamp: true });
+    this.#reported = text;
+  }
 }

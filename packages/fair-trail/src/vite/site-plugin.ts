@@ -79,7 +79,8 @@ export function sitePlugin(context: PluginContext): Plugin {
       const file = id.slice(modulePrefix.length, -moduleSuffix.length);
       this.addWatchFile(file);
       if (isBuild()) {
-        const { problems, lastGood } = project.readSite(file);
+        // The project's own was read when the build began.
+        const { problems, lastGood } = file === project.siteFile ? project.site(file) : project.readSite(file);
         refuse(problems, (message) => this.error(message));
         return lastGood && compiledModule(lastGood);
       }

@@ -6,23 +6,17 @@ import type { Plugin } from 'vite';
 
 const siteFile = fileURLToPath(new URL('marram-point.site.json', import.meta.url));
 
-/** The page with the navigation that all pages share, in place of the comment, and with its title. */
+/** The page with its title, and with what all pages share around what comes after the comment. */
 export function withNavigation(html: string, url: string, base = '/'): string {
   const site = defineSite(JSON.parse(readFileSync(siteFile, 'utf8')), { base });
   const page = pageHtml({ site, url });
-  const navigation = [
-    page.skipLink(),
-    '<trail-site>',
-    page.bar({ pinned: 'sticky' }),
-    page.breadcrumbs(),
-    '</trail-site>',
-  ];
+  const title = page.title.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
   return html
-    .replace('<!--navigation-->', () => navigation.join('\n    '))
-    .replace(
-      /<title>.*<\/title>/u,
-      () => `<title>${page.title.replaceAll('&', '&amp;').replaceAll('<', '&lt;')}</title>`,
-    );
+    .replace(/<title>.*<\/title>/u, () => `<title>${title}</title>`)
+    .replace(/<!--navigation-->([\s\S]*)<\/body>/u, (_, content: string) => {
+      const layout = page.layout({ bar: page.bar({ pinned: 'sticky' }), content: page.breadcrumbs() + content });
+      return `${page.skipLink()}<trail-site>${layout}</trail-site></body>`;
+    });
 }
 
 /** Prints the navigation into each page, so that its links are there before any script, and without one. */
