@@ -1,6 +1,8 @@
 import { defineConfig } from 'vitest/config';
 import { browserMode } from './scripts/browser-mode.mjs';
 import { effort } from './tests/effort.ts';
+import { engineMode } from './tests/engines/engine-mode.ts';
+import { foundEngines } from './scripts/engines.mjs';
 import { tap } from './packages/fair-trail/src/testing/tap.ts';
 
 const browser = () => browserMode(15_000, { tap });
@@ -28,6 +30,17 @@ const withBrowser = [
   'packages/fair-trail/src/testing/playwright-host.test.ts',
   'tests/packages.test.ts',
 ];
+
+const inBrowser = {
+  // Vue says on the console where they are not decided.
+  define: vueFlags,
+  optimizeDeps: {
+    include: ['react', 'vue', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime', 'vue/server-renderer'],
+  },
+};
+
+/** What only Chromium's own protocol can tell, or what is asked of one engine. */
+const chromiumAlone: string[] = [];
 
 export default defineConfig({
   test: {
@@ -67,18 +80,7 @@ export default defineConfig({
         },
       },
       {
-        // Vue says on the console where they are not decided.
-        define: vueFlags,
-        optimizeDeps: {
-          include: [
-            'react',
-            'vue',
-            'react-dom/client',
-            'react-dom/server',
-            'react/jsx-dev-runtime',
-            'vue/server-renderer',
-          ],
-        },
+        ...inBrowser,
         test: {
           name: 'react-19',
           testTimeout,
@@ -112,6 +114,19 @@ export default defineConfig({
           provide: { walkSteps: 40, mounts: 8 },
         },
       },
+      ...foundEngines().map((engine) => ({
+        ...inBrowser,
+        test: {
+          name: engine,
+          testTimeout: testTimeout / 2,
+          expect: expectation,
+          include: ['packages/**/*.browser.test.{ts,tsx}'],
+          exclude: chromiumAlone,
+          setupFiles: ['tests/quiet-console.ts'],
+          browser: engineMode(engine),
+          provide: { walkSteps: effort(20, 10_000), mounts: effort(2, 1000), documents: effort(3, 300) },
+        },
+      })),
       {
         test: {
           name: 'example',

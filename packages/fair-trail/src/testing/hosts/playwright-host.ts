@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { NavigationFailure } from '../failures.ts';
 import type { Host } from '../host.ts';
 import { pause, within } from '../waiting.ts';
+import { noAnswer, pageClosed, wholeAddress } from './driven-failures.ts';
 
 /** As much as is used of a page of Playwright. */
 export interface DrivenPage {
@@ -74,7 +75,7 @@ export function playwrightHost(
     const end = performance.now() + answersWithin;
     const evaluate = (expression: string) => {
       // A page whose script runs on and on answers never, and says nothing of it.
-      return within(answersWithin, page.evaluate(expression), () => silent(page, answersWithin));
+      return within(answersWithin, page.evaluate(expression), () => noAnswer(page.url(), answersWithin));
     };
     for (;;) {
       try {
@@ -116,24 +117,6 @@ export function playwrightHost(
   };
 }
 
-function wholeAddress(address: string, from: string): string {
-  if (URL.canParse(address, from)) return new URL(address, from).href;
-  throw new NavigationFailure('bad-address', {
-    wanted: `“${address}” was to be visited.`,
-    found: `a path, from ${from}`,
-    likely: 'the page is nowhere yet: visit a whole address first, such as http://127.0.0.1:8080/.',
-  });
-}
-
-function silent(page: DrivenPage, milliseconds: number): NavigationFailure {
-  return new NavigationFailure('no-answer', {
-    wanted: `The page was asked, and did not answer within ${milliseconds} ms.`,
-    found: `nothing from ${page.url()}`,
-    likely:
-      'a script of the page runs on and on, a dialog of the browser waits for an answer, or tens of thousands of links take longer to read: then give `answersWithin`.',
-  });
-}
-
 /** Whether the page is just being left for another one. */
 function isLeaving(error: unknown): boolean {
   return (
@@ -144,9 +127,5 @@ function isLeaving(error: unknown): boolean {
 
 function asFailure(error: unknown, page: DrivenPage): unknown {
   if (!page.isClosed()) return error;
-  return new NavigationFailure('host-gone', {
-    wanted: 'The page was to be looked at.',
-    found: 'the browser page has been closed',
-    likely: 'the test went on after its page was closed: an await is missing, or a clean-up ran too early.',
-  });
+  return pageClosed();
 }
