@@ -31,16 +31,17 @@ const withBrowser = [
   'tests/packages.test.ts',
 ];
 
-const inBrowser = {
+/** Fresh for each project, since the server writes into what it is given. */
+const inBrowser = () => ({
   // Vue says on the console where they are not decided.
-  define: vueFlags,
+  define: { ...vueFlags },
   optimizeDeps: {
     include: ['react', 'vue', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime', 'vue/server-renderer'],
   },
-};
+});
 
 /** What only Chromium's own protocol can tell, or what is asked of one engine. */
-const chromiumAlone: string[] = [];
+const chromiumAlone = ['**/{accessibility-tree,readable}.browser.test.tsx'];
 
 export default defineConfig({
   test: {
@@ -80,7 +81,7 @@ export default defineConfig({
         },
       },
       {
-        ...inBrowser,
+        ...inBrowser(),
         test: {
           name: 'react-19',
           testTimeout,
@@ -115,14 +116,14 @@ export default defineConfig({
         },
       },
       ...foundEngines().map((engine) => ({
-        ...inBrowser,
+        ...inBrowser(),
         test: {
           name: engine,
-          testTimeout: testTimeout / 2,
+          testTimeout: testTimeout / 4,
           expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
-          exclude: chromiumAlone,
-          setupFiles: ['tests/quiet-console.ts'],
+          exclude: ['**/node_modules/**', ...chromiumAlone],
+          setupFiles: ['tests/quiet-console.ts', 'tests/engines/focus.ts'],
           browser: engineMode(engine),
           provide: { walkSteps: effort(20, 10_000), mounts: effort(2, 1000), documents: effort(3, 300) },
         },

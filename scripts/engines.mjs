@@ -27,9 +27,15 @@ export function findWebKit() {
   return null;
 }
 
-/** Which of the other engines are here. */
+/**
+ * Which of the other engines are here.
+ *
+ * @returns {('firefox' | 'webkit')[]}
+ */
 export function foundEngines() {
-  return [...(findFirefox() ? ['firefox'] : []), ...(findWebKit() ? ['webkit'] : [])];
+  return /** @type {const} */ (['firefox', 'webkit']).filter((engine) =>
+    engine === 'firefox' ? findFirefox() : findWebKit(),
+  );
 }
 
 /** Installs what is missing where that is possible, and says what will be skipped where it is not. */

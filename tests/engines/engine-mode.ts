@@ -11,6 +11,8 @@ const engines: Readonly<Record<Engine['name'], Engine>> = {
 const tap = ({ provider }: { readonly provider: unknown }, selector: string) =>
   (provider as EngineProvider).tap(selector);
 
+const focusPage = ({ provider }: { readonly provider: unknown }) => (provider as EngineProvider).focus();
+
 /** How a project of tests runs in the browser mode, in another engine than Chromium. */
 export function engineMode(name: Engine['name']) {
   return {
@@ -20,6 +22,6 @@ export function engineMode(name: Engine['name']) {
     provider: engineProvider(engines[name]),
     viewport: { width: 1280, height: 800 },
     instances: [{ browser: name }],
-    commands: { tap },
+    commands: { tap, focusPage },
   };
 }

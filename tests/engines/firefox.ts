@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import WebSocket from 'ws';
 import { openBidi, type Driver, type MessageSocket } from '../../packages/fair-trail/src/testing/webdriver.ts';
@@ -15,6 +15,8 @@ const usual: Preferences = {
   'dom.w3c_touch_events.enabled': 1,
   // A window of 320 pixels has 320 for the page, as on a phone.
   'ui.useOverlayScrollbars': 1,
+  // Reads the style sheet below.
+  'toolkit.legacyUserProfileCustomizations.stylesheets': true,
   // A page under test has no business with the network beyond itself.
   'app.update.enabled': false,
   'browser.safebrowsing.malware.enabled': false,
@@ -40,6 +42,9 @@ export async function openFirefox(
     ([name, value]) => `user_pref(${JSON.stringify(name)}, ${JSON.stringify(value)});`,
   );
   writeFileSync(path.join(folder, 'user.js'), lines.join('\n'));
+  // The browser's own bars would take the focus that Tab moves out of a page, and never give it back to a script.
+  mkdirSync(path.join(folder, 'chrome'));
+  writeFileSync(path.join(folder, 'chrome/userChrome.css'), '#navigator-toolbox { display: none }');
   const browser = start(
     findFirefox() ?? '',
     ['--no-remote', '--profile', folder, '--remote-debugging-port=0', ...words, 'about:blank'],

@@ -122,6 +122,12 @@ export class EngineProvider implements BrowserProvider {
     for (const key of modifiers) await this.#key('keyUp', key);
   }
 
+  /** Gives the page of the test the focus: a test may have left it in the browser's own bars. */
+  async focus(): Promise<void> {
+    await this.#held.focus();
+    await this.#held.evaluate('window.focus()');
+  }
+
   /** A touch in the middle of what a selector finds, as locators write it. */
   async tap(selector: string): Promise<void> {
     const expression = `window.fairTrailFind(${JSON.stringify(selector)})`;

@@ -16,8 +16,8 @@ import './mount.samples.tsx';
 
 const site = defineSite(desk);
 
-/** The strip has to fit into 320 px: else it scrolls to the marked item, as it should. */
-const narrowGutter = { '--ft-gutter': '0.5rem' } as CSSProperties;
+/** The strip has to fit into 320 px, whatever fonts there are: else it scrolls to the marked item, as it should. */
+const narrowGutter = { '--ft-gutter': '0.5rem', fontSize: '11px' } as CSSProperties;
 
 const withSidebar = (url = '/nets/garden') => (
   <Trail site={site} url={url}>

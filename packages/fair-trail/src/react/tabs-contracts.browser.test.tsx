@@ -102,7 +102,9 @@ test('without scripts every panel is there, below its name, and no dead tab', ()
   document.body.prepend(printed);
   const panels = [...printed.querySelectorAll<HTMLElement>('[role=tabpanel]')];
   expect(panels.map((panel) => panel.checkVisibility())).toEqual([true, true]);
-  expect(getComputedStyle(panels[0] ?? printed, '::before').content).toBe('"Overview"');
+  // Firefox answers with what was written, and not with what that gives.
+  expect(['"Overview"', 'attr(data-ft-label)']).toContain(getComputedStyle(panels[0] ?? printed, '::before').content);
+  expect(panels[0]?.getAttribute('data-ft-label')).toBe('Overview');
   expect([...printed.querySelectorAll('[role=tab]')].some((tab) => tab.checkVisibility())).toBe(false);
   document.documentElement.setAttribute(scriptedAttribute, '');
   expect(panels.map((panel) => panel.checkVisibility())).toEqual([false, true]);

@@ -119,6 +119,9 @@ export async function openBidi({ socket, capabilities = {} }: BidiOptions): Prom
       inFrame = null;
       await connection.ask('browsingContext.reload', { context, wait: 'complete' });
     },
+    focus: async () => {
+      await connection.ask('browsingContext.activate', { context });
+    },
     enter: async (expression) => {
       frame = expression;
       inFrame = null;

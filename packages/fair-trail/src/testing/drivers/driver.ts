@@ -57,9 +57,11 @@ export interface Driver {
   readonly resize: (size: { readonly width: number; readonly height: number }) => Promise<void>;
   readonly visit: (address: string) => Promise<void>;
   readonly reload: () => Promise<void>;
+  /** Gives the window the focus, which a key may have moved into the browser’s own bars. */
+  readonly focus: () => Promise<void>;
   /**
-   * Goes into the frame whose element an expression of the whole page gives: from then on, all but `visit`, `reload` and
-   * `resize` happens there. Null: back to the whole page.
+   * Goes into the frame whose element an expression of the whole page gives: from then on, all but `visit`, `reload`,
+   * `resize` and `focus` happens there. Null: back to the whole page.
    */
   readonly enter: (frame: string | null) => Promise<void>;
   /** Ends the window and what belongs to it. */

@@ -21,8 +21,13 @@ export function readyToPress(element: string, milliseconds: number): string {
       for (let one = node; one; one = one.parentNode ?? one.host) if (one === element) return true;
       return node?.control === element || node?.closest?.('label')?.control === element;
     };
+    // What is on its way moves things, also where it has not begun to. What goes on for ever is not waited for.
+    const isMoving = () => document.getAnimations().some((one) => {
+      const { iterations, duration } = one.effect?.getComputedTiming() ?? {};
+      return one.playState === 'running' && iterations !== Infinity && duration < 1000;
+    });
     let found = 'it is not there';
-    for (;;) {
+    for (let still = 0; ;) {
       const element = ${element};
       if (!element?.isConnected) found = 'it has gone';
       else if (element.disabled) found = 'it is disabled';
@@ -38,7 +43,13 @@ export function readyToPress(element: string, milliseconds: number): string {
         else if (['left', 'top', 'width', 'height'].some((side) => Math.abs(now[side] - before[side]) > 0.5)) found = 'it moves';
         else {
           const over = topAt(atX, atY);
-          if (isWithin(over, element)) return '';
+          still = isWithin(over, element) && !isMoving() ? still + 1 : 0;
+          if (still > 2) return '';
+          if (isWithin(over, element)) {
+            // A press within a transition is a press all the same.
+            if (performance.now() > end) return '';
+            continue;
+          }
           found = over ? 'over it lies ' + over.outerHTML.replace(/>[^]*$/u, '>') : 'it stands outside the window';
           if (performance.now() < end) {
             // What sticks to an edge of the window may lie over it.

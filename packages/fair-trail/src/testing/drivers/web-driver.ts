@@ -110,6 +110,10 @@ export async function openWebDriver({ server, capabilities = {} }: WebDriverOpti
       isInFrame = false;
       await ask('POST', `${at}/refresh`);
     },
+    focus: async () => {
+      await ask('POST', `${at}/window`, { handle: await ask('GET', `${at}/window`) });
+      isInFrame = false;
+    },
     enter: async (expression) => {
       frame = expression;
       await enterFrame();
