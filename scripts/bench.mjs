@@ -18,6 +18,8 @@ const { benchBar } = await import('../bench/bar.mjs');
 await benchBar(browser);
 const { benchSidebar } = await import('../bench/sidebar.mjs');
 await benchSidebar(browser);
+const { benchLarge } = await import('../bench/large.mjs');
+await benchLarge(browser);
 const { benchVue } = await import('../bench/vue.mjs');
 await benchVue(browser);
 const { benchList } = await import('../bench/list.mjs');

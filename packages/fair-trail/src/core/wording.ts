@@ -30,8 +30,12 @@ export interface Wording {
   readonly matches: string;
   /** The same for a single one. */
   readonly match: string;
+  /** The same where they are too many to be shown. `{shown}` is how many are. */
+  readonly matchesShown: string;
   /** Said and shown where nothing is left. */
   readonly noMatch: string;
+  /** On the button in a long list that shows more of it. `{count}` is how many items are left out there. */
+  readonly showMore: string;
   readonly skipToContent: string;
   /** The name of a notice’s region. */
   readonly notice: string;
@@ -85,7 +89,9 @@ export const englishWording: Wording = {
   filter: 'Filter by name',
   matches: '{count} pages match',
   match: '1 page matches',
+  matchesShown: '{count} pages match, the first {shown} are shown',
   noMatch: 'Nothing matches',
+  showMore: 'Show more ({count} left)',
   skipToContent: 'Skip to content',
   notice: 'Notice',
   dismiss: 'Dismiss notice',

@@ -1,3 +1,4 @@
+import type { MoreEvent } from '../core/view/pieces.ts';
 import type { AnnexEffect, AnnexEvent } from '../core/interaction/annex.ts';
 import type { GroupsEvent } from '../core/interaction/groups.ts';
 import type { OverlayEffect, OverlayEvent } from '../core/interaction/overlay.ts';
@@ -74,6 +75,18 @@ export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => 
     observer.disconnect();
     focus.end();
   };
+}
+
+/**
+ * Remembers where a gap of a list begins.
+ *
+ * @returns what moves focus to the first item that came into its place; null where the gap had no focus
+ */
+export function followGap(root: HTMLElement, { list, piece }: MoreEvent): (() => void) | null {
+  const button = find(root, `[data-ft-more="${CSS.escape(`${list}/${piece}`)}"]`);
+  if (!button || button !== root.ownerDocument.activeElement) return null;
+  const before = button.closest('li')?.previousElementSibling;
+  return () => before?.nextElementSibling?.querySelector<HTMLElement>('a, button')?.focus();
 }
 
 /** Tells when a group that is closing has come to rest. */

@@ -84,7 +84,7 @@ export class SlottedContent {
     for (const [name, nodes] of this.#nodes) {
       const at = nodes.indexOf(child);
       if (at < 0 || slotOf(node as ChildNode) !== name) continue;
-      this.#nodes.set(name, nodes.toSpliced(at, 0, node as ChildNode));
+      this.#nodes.set(name, [...nodes.slice(0, at), node as ChildNode, ...nodes.slice(at)]);
       child.before(node);
       return true;
     }

@@ -1,15 +1,17 @@
 import type { AnnexState } from '../core/interaction/annex.ts';
 import type { GroupsState } from '../core/interaction/groups.ts';
 import type { OverlayState } from '../core/interaction/overlay.ts';
-import { filterItems } from '../core/site/filter.ts';
+import { filterItems, type Filtered } from '../core/site/filter.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import type { SidebarOptions } from '../core/view/component-options.ts';
 import { remembering } from '../core/view/remember.ts';
 import { sidebarView, type SidebarViewEvent } from '../core/view/sidebar-view.ts';
+import { isLarge, withPiece, type MoreEvent, type ShownPieces } from '../core/view/pieces.ts';
 import { annexItems } from '../core/view/tree-view.ts';
 import { frameOf, type ViewElement } from '../core/view/view.ts';
 import { followFilter } from '../dom/filter-field.ts';
 import { listenForColumnKeys, listenForSpace } from '../dom/keys.ts';
+import { followGap } from '../dom/sidebar.ts';
 import { keepMarkedInView } from '../dom/strip.ts';
 import { watchTooltips } from '../dom/tooltip.ts';
 import type { ToggleOptions } from './bar-toggle.ts';
@@ -55,7 +57,12 @@ export interface SidebarState {
   readonly query: string;
   /** What stands in the field of the annex. */
   readonly annexQuery: string;
+  /** What the reader asked for of lists that are too long to be drawn as a whole. */
+  readonly pieces: ShownPieces;
 }
+
+/** How many items a query leaves of a menu that is too large to be drawn as a whole. */
+const mostFound = 200;
 
 const usualMenu = 'main';
 const noIds: readonly string[] = [];
@@ -68,6 +75,7 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
   #narrow: readonly string[] = memoryHere('rails')?.names() ?? noIds;
   #query = '';
   #annexQuery = '';
+  #pieces: ShownPieces = new Map();
 
   constructor(options: SidebarPartOptions) {
     super(options);
@@ -94,6 +102,9 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
       case 'press':
         this.#press(event.id);
         break;
+      case 'more':
+        this.#showMore(event);
+        break;
       case 'action':
         this.options.trail.act(event.action);
     }
@@ -107,6 +118,7 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
       isNarrow: this.#narrow.includes(nameOf(this.options)),
       query: this.#query,
       annexQuery: this.#annexQuery,
+      pieces: this.#pieces,
     };
   }
 
@@ -120,6 +132,7 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
     const { groups, overlay, annex } = state;
     const menu = menuNow(options, options.menu ?? usualMenu);
     const { items } = menu;
+    const pieces = isLarge(menu.atRest) ? state.pieces : null;
     const annexIds = options.annex ?? noIds;
     const shown = annex.shown === null ? undefined : annexItems(items, annexIds).get(annex.shown);
     const { open, closing } = setsOf(groups);
@@ -129,7 +142,7 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
       label: label ?? wording.sidebar,
       ...(label !== undefined && { toggleLabel: label }),
       idPrefix: id,
-      tree: { open, closing, ...(markers && { markers }) },
+      tree: { open, closing, pieces, ...(markers && { markers }) },
       annexKeys: annexKeys(menu, annexIds),
       annexParameter,
       annex: shown
@@ -137,14 +150,15 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
             of: shown,
             chosen: annex.chosen,
             leaving: annex.leaving,
-            filter: search ? { filtered: filterItems(shown.item.items, state.annexQuery) } : null,
+            filter: search ? { filtered: found(shown.item.items, state.annexQuery, pieces) } : null,
             hasSlot: slots.panel,
             open,
             closing,
+            pieces,
           }
         : null,
       headingLevel: options.headingLevel ?? 2,
-      search: search ? { filtered: filterItems(items, state.query) } : null,
+      search: search ? { filtered: found(items, state.query, pieces) } : null,
       rail: rail ? railState(options, state) : null,
       whenNarrow: options.whenNarrow ?? 'cover',
       alwaysToggle: options.alwaysToggle ?? false,
@@ -240,10 +254,17 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
     this.#annex.send({ type: 'rail' });
   }
 
+  /** Another piece of a list. Focus goes on to its first item, since the button that asked for it has gone. */
+  #showMore(event: MoreEvent): void {
+    const focusNext = this.root && followGap(this.root, event);
+    this.#pieces = withPiece(this.#pieces, event);
+    this.changed();
+    this.whenDrawn(() => focusNext?.());
+  }
+
   #press(id: string): void {
     // While a list is filtered, all that is left of it is open.
-    const { items } = menuNow(this.options, this.options.menu ?? usualMenu);
-    if (this.options.search === true && filterItems(items, this.#query) !== null) return;
+    if (this.options.search === true && this.#query.trim() !== '') return;
     if (!this.#isRail() || this.#toggle.state.covers) {
       this.#groups.send({ type: 'press', id });
       return;
@@ -252,6 +273,11 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
     this.#setNarrow(false);
     this.#groups.send({ type: 'reveal', ids: [id] });
   }
+}
+
+/** What a query leaves of a list. */
+function found(items: readonly MenuItem[], query: string, pieces: ShownPieces | null): Filtered | null {
+  return filterItems(items, query, pieces === null ? Infinity : mostFound);
 }
 
 function nameOf({ name, menu = usualMenu }: SidebarPartOptions): string {

@@ -14,6 +14,8 @@ export interface Filtered {
   readonly ranges: ReadonlyMap<MenuItem, readonly MatchRange[]>;
   /** How many links and actions match. */
   readonly count: number;
+  /** How many of those are left: fewer where `most` says so. */
+  readonly shown: number;
 }
 
 /** Each mark is a change of the page at each letter that is typed. */
@@ -22,14 +24,20 @@ const mostRanges = 200;
 /** Letters as they are compared: without case and without marks; each of them beside its place in the label. */
 interface Folded {
   readonly text: string;
-  /** The place of each code unit of `text` in the label, and the label's length at the end. */
-  readonly places: readonly number[];
+  /** The place of each code unit of `text` in the label, and the label's length at the end; null where that is its own. */
+  readonly places: readonly number[] | null;
 }
+
+/** Letters of which none has a mark, or becomes another number of letters. */
+// eslint-disable-next-line no-control-regex -- all of ASCII is meant
+const plain = /^[\u0000-\u007f]*$/u;
 
 /** A label is folded once for all keystrokes. */
 const foldedLabels = new WeakMap<MenuItem, Folded>();
 
 function fold(label: string): Folded {
+  // The labels of a large menu are folded at the first letter that is typed.
+  if (plain.test(label)) return { text: label.toLowerCase(), places: null };
   let text = '';
   const places: number[] = [];
   let place = 0;
@@ -56,45 +64,53 @@ function foldedLabel(item: MenuItem): Folded {
  * The items of a menu whose labels hold every word of a query. Case and marks do not count: "ete" finds "Été". A group
  * that matches is shown with all that is below it.
  *
+ * @param most how many items may be left. Default: all
  * @returns null for a query without a word: everything is left, and nothing is marked
  * @example
  * const filtered = filterItems(menuItems(site, 'main'), 'reed');
  * filtered?.left.size; // how many items are still shown
  */
-export function filterItems(items: readonly MenuItem[], query: string): Filtered | null {
+export function filterItems(items: readonly MenuItem[], query: string, most = Infinity): Filtered | null {
   const words = fold(query).text.split(/\s+/u).filter(Boolean);
   if (words.length === 0) return null;
   const left = new Set<MenuItem>();
   const ranges = new Map<MenuItem, readonly MatchRange[]>();
   let count = 0;
+  let shown = 0;
   const look = (item: MenuItem, isWithin: boolean): boolean => {
     if (item.kind !== 'link' && item.kind !== 'group' && item.kind !== 'action') return false;
-    const found = rangesIn(foldedLabel(item), words);
-    if (found && ranges.size < mostRanges) ranges.set(item, found);
-    if (found && item.kind !== 'group') count += 1;
-    const isShown = isWithin || found !== null;
+    const folded = foldedLabel(item);
+    const isFound = words.every((word) => folded.text.includes(word));
+    if (isFound && item.kind !== 'group') count += 1;
+    const isShown = isWithin || isFound;
     let holds = false;
     for (const child of item.items) holds = look(child, isShown) || holds;
     if (!isShown && !holds) return false;
+    if (!holds && left.size >= most) return false;
     left.add(item);
+    if (isFound && item.kind !== 'group') shown += 1;
+    if (isFound && ranges.size < mostRanges) ranges.set(item, rangesIn(folded, words));
     return true;
   };
   for (const item of items) look(item, false);
-  return { left, ranges, count };
+  return { left, ranges, count, shown };
 }
 
-/** Where each word stands first, in the order of the label, or null where one of them does not. */
-function rangesIn({ text, places }: Folded, words: readonly string[]): readonly MatchRange[] | null {
+/** Where each word stands first, in the order of the label, which holds them all. */
+function rangesIn({ text, places }: Folded, words: readonly string[]): readonly MatchRange[] {
   const found: MatchRange[] = [];
   for (const word of words) {
     const index = text.indexOf(word);
-    if (index === -1) return null;
+    if (places === null) {
+      found.push({ start: index, end: index + word.length });
+      continue;
+    }
     const last = places[index + word.length - 1] ?? 0;
     // Up to the next character that is another one: a letter may have been folded to several.
     const end = places.slice(index + word.length).find((place) => place > last) ?? places.at(-1) ?? 0;
     found.push({ start: places[index] ?? 0, end });
   }
-  return joined(found.toSorted((one, other) => one.start - other.start));
+  return joined(found.sort((one, other) => one.start - other.start));
 }
 
 /** Those that touch or overlap, as one. */

@@ -91,6 +91,7 @@ function leadsBack(
 }
 
 function writeQuery({ query }: Entry, params: Params): string {
+  if (query.length === 0) return '';
   const given = query.filter((key) => Object.hasOwn(params, key) && params[key] !== undefined);
   const pairs = given.map((key) => `${encodeSegment(key)}=${encodeSegment(paramValue(params, key))}`);
   return pairs.length > 0 ? `?${pairs.join('&')}` : '';

@@ -12,14 +12,19 @@ export function placeholdersIn(text: string): string[] {
 
 /** Replaces `{name}` by the value of that name; a name without a value stays as it is written. */
 export function fill(text: string, values: Readonly<Record<string, string>>): string {
+  // A large menu has tens of thousands of labels, and hardly one with a name in it.
+  if (!text.includes('{')) return text;
   return text.replace(placeholder, (written, name: string) =>
     Object.hasOwn(values, name) ? (values[name] ?? written) : written,
   );
 }
 
+const noParams: Readonly<Record<string, string>> = {};
+const noRecords: SiteRecords = {};
+
 /** The params that the entry's own address has, out of those given. */
 export function ownParams(entry: Entry, params: Readonly<Record<string, string>>): Readonly<Record<string, string>> {
-  if (entry.paramNames.length === 0) return {};
+  if (entry.paramNames.length === 0) return noParams;
   return Object.fromEntries(Object.entries(params).filter(([name]) => entry.paramNames.includes(name)));
 }
 
@@ -40,7 +45,7 @@ export interface LabelOptions {
  * labelOf(site, entry, { params: { slug: 'avocet' }, records }); // 'Avocet'
  */
 export function labelOf(site: Site, entry: Entry, options: LabelOptions = {}): string {
-  const { params = {}, records = {}, language = site.language } = options;
+  const { params = noParams, records = noRecords, language = site.language } = options;
   const own = ownParams(entry, params);
   return recordOf(entry, own, records)?.label ?? fill(textIn(entry.labels, language, site.language), own);
 }

@@ -97,6 +97,9 @@ function itemsAtRest(site: Site, menu: string, visit: Visit, positionLanguage: s
   return items;
 }
 
+const none: readonly MenuItem[] = [];
+const noParams: Readonly<Record<string, string>> = {};
+
 const nothing: MenuItem = {
   kind: 'divider',
   entry: null,
@@ -162,8 +165,9 @@ class MenuResolver {
     if (entry.records !== null && Object.keys(params).length === 0) return this.#resolveRecords(entry);
     // A group without an address is nothing without what it groups, so it does not count as a level.
     const below = entry.href === null ? depth : depth - 1;
-    const items = below > 0 ? entry.entries.flatMap((child) => this.#resolveEntry(child, below, {})) : [];
-    return this.#item(entry, params, items);
+    const items: MenuItem[] = [];
+    if (below > 0) for (const child of entry.entries) items.push(...this.#resolveEntry(child, below, noParams));
+    return this.#item(entry, params, items.length > 0 ? items : none);
   }
 
   #resolveRecords(entry: Entry): readonly MenuItem[] {

@@ -4,6 +4,7 @@ import type { Wording } from '../wording.ts';
 import { closeView } from './close-view.ts';
 import { filterView } from './filter-view.ts';
 import { itemKey, linkView } from './menu-view.ts';
+import type { ShownPieces } from './pieces.ts';
 import { treeView, type AnnexItem, type TreeViewEvent } from './tree-view.ts';
 import { element, slot, type ViewElement } from './view.ts';
 
@@ -35,6 +36,8 @@ export interface AnnexViewOptions {
   /** The ids of its groups that are open, and of those that are closing. */
   readonly open: ReadonlySet<string>;
   readonly closing: ReadonlySet<string>;
+  /** What is drawn of a menu that is too large to be drawn as a whole; null where all of it is. Default: all. */
+  readonly pieces?: ShownPieces | null;
 }
 
 const noKeys: ReadonlySet<string> = new Set();
@@ -59,6 +62,7 @@ export function annexView(options: AnnexViewOptions): ViewElement<AnnexViewEvent
     search,
     open: options.open,
     closing: options.closing,
+    pieces: options.pieces ?? null,
     filtered,
     annex: { keys: noKeys, id, chosen: null, parameter },
   };

@@ -23,12 +23,14 @@ export function filterView({ id, filtered, wording }: FilterViewOptions): ViewEl
   const said = element(
     'p',
     { class: 'ft-filter-status', role: 'status', 'data-ft-left': filtered ? String(filtered.count) : null },
-    [filtered ? statusOf(filtered.count, wording) : ''],
+    [filtered ? statusOf(filtered, wording) : ''],
   );
   return element('div', { class: 'ft-filter' }, [label, field, said], { key: 'search' });
 }
 
-function statusOf(count: number, { match, matches, noMatch }: Wording): string {
+function statusOf({ count, shown }: Filtered, { match, matches, matchesShown, noMatch }: Wording): string {
   if (count === 0) return noMatch;
+  if (shown < count)
+    return matchesShown.replace('{count}', () => String(count)).replace('{shown}', () => String(shown));
   return count === 1 ? match : matches.replace('{count}', () => String(count));
 }

@@ -13,6 +13,7 @@ import {
   type MenuViewOptions,
 } from './menu-view.ts';
 import { groupButtonView, panelButtonView, type PressEvent } from './panel-view.ts';
+import { partsOf, type ListPart, type MoreEvent, type ShownPieces } from './pieces.ts';
 import { remembering } from './remember.ts';
 import { documentId, element, type ViewElement } from './view.ts';
 
@@ -22,7 +23,7 @@ export interface ChooseEvent {
   readonly id: string;
 }
 
-export type TreeViewEvent = PressEvent | ChooseEvent | ActionEvent;
+export type TreeViewEvent = PressEvent | ChooseEvent | ActionEvent | MoreEvent;
 
 export interface TreeViewOptions extends MenuViewOptions {
   /** Begins the ids of the groups' panels. */
@@ -33,6 +34,8 @@ export interface TreeViewOptions extends MenuViewOptions {
   readonly closing: ReadonlySet<string>;
   /** What a query leaves; null where there is none. */
   readonly filtered: Filtered | null;
+  /** What is drawn of a menu that is too large to be drawn as a whole; null where all of it is. Default: all. */
+  readonly pieces?: ShownPieces | null;
   /** The keys of items that open in an annex, the id of that, and which one is chosen there. */
   readonly annex: {
     readonly keys: ReadonlySet<string>;
@@ -55,7 +58,27 @@ export function treeView(
   parent: string,
   options: TreeViewOptions,
 ): ViewElement<TreeViewEvent> {
-  return listView(items.map((item, index) => treeItemView(item, index, parent, options)));
+  const { pieces = null, filtered } = options;
+  if (pieces === null) return listView(items.map((item, index) => treeItemView(item, index, parent, options)));
+  // What a query leaves out is not drawn at all.
+  const left = filtered ? items.filter((item) => filtered.left.has(item)) : items;
+  return listView(
+    partsOf(left, parent, pieces).map((part) =>
+      'gap' in part ? gapView(part.gap, parent, options) : treeItemView(part.item, part.index, parent, options),
+    ),
+  );
+}
+
+/** The button that stands for what is left out of a list. */
+function gapView(
+  { piece, count }: Extract<ListPart, { readonly gap: unknown }>['gap'],
+  list: string,
+  { wording }: TreeViewOptions,
+): ViewElement<MoreEvent> {
+  const label = element('span', { class: 'ft-label' }, [wording.showMore.replace('{count}', () => String(count))]);
+  const attributes = { class: 'ft-link ft-list-more', type: 'button', 'data-ft-more': `${list}/${piece}` };
+  const button = element<MoreEvent>('button', attributes, [label], { click: { type: 'more', list, piece } });
+  return element<MoreEvent>('li', { class: 'ft-menu-item' }, [button], { key: `more/${piece}` });
 }
 
 function treeItemView(
@@ -103,8 +126,23 @@ const groupView = remembering(newGroupView, (id: string, options: TreeViewOption
 export function treeValues(options: TreeViewOptions, within: string): readonly unknown[] {
   const { open, closing, filtered, annex, wording, icons, monograms, markers, search, idPrefix } = options;
   const { keys, id, chosen, parameter } = annex;
+  const { pieces = null } = options;
   const state = [open, closing].map((ids) => [...ids].filter((one) => one.startsWith(within)).join('\n'));
-  return [...state, filtered, keys, id, chosen, parameter, wording, icons, monograms, markers, search, idPrefix];
+  return [
+    ...state,
+    pieces,
+    filtered,
+    keys,
+    id,
+    chosen,
+    parameter,
+    wording,
+    icons,
+    monograms,
+    markers,
+    search,
+    idPrefix,
+  ];
 }
 
 /** After the disclosure navigation of the ARIA Authoring Practices, as under a bar's items. */
@@ -128,7 +166,10 @@ function newGroupView(item: MenuItem, id: string, options: TreeViewOptions): Vie
       ? [linkView(item, options, ranges), panelButtonView(item, panel, pressed)]
       : [groupButtonView(item, panel, pressed, ranges)];
   const attributes = { class: 'ft-panel', id: panelId, 'data-ft-label': item.label, inert: panel.closing };
-  const content = element('div', { class: 'ft-panel-content' }, [treeView(item.items, id, options)]);
+  // Of a large menu, nothing is drawn that nobody can see.
+  const isDrawn = (options.pieces ?? null) === null || expanded || panel.closing;
+  const list = isDrawn ? treeView(item.items, id, options) : null;
+  const content = element<TreeViewEvent>('div', { class: 'ft-panel-content' }, [list]);
   const below = element('div', attributes, [content], { key: 'panel' });
   return element<TreeViewEvent>('li', { class: 'ft-menu-item', 'data-ft-item': id }, [...lead, below], {
     key: itemKey(item),
