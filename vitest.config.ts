@@ -2,6 +2,7 @@ import { defineConfig } from 'vitest/config';
 import { browserMode } from './scripts/browser-mode.mjs';
 import { effort } from './tests/effort.ts';
 import { engineMode } from './tests/engines/engine-mode.ts';
+import { withoutSelectors } from './tests/older/without-selectors.ts';
 import { foundEngines } from './scripts/engines.mjs';
 import { tap } from './packages/fair-trail/src/testing/tap.ts';
 
@@ -128,6 +129,19 @@ export default defineConfig({
           provide: { walkSteps: effort(20, 10_000), mounts: effort(2, 1000), documents: effort(3, 300) },
         },
       })),
+      {
+        // Chromium as a browser of four years ago, as far as we use what came since.
+        ...inBrowser(),
+        plugins: [withoutSelectors({ containers: false })],
+        test: {
+          name: 'older',
+          testTimeout: testTimeout / 4,
+          expect: expectation,
+          include: ['packages/fair-trail/src/react/*-contracts.browser.test.tsx'],
+          setupFiles: ['tests/older/remove-features.ts', 'tests/quiet-console.ts'],
+          browser: browser(),
+        },
+      },
       {
         test: {
           name: 'example',

@@ -67,10 +67,16 @@ function controlsAround(part: HTMLElement): readonly HTMLElement[] {
   return [...controls, ...beside].filter(isHtmlElement);
 }
 
+/** What has focus, as seen from an element: of what is in a shadow root, the document knows the host alone. */
+export function focusedAround(element: Element): Element | null {
+  const root = element.getRootNode() as Node & Partial<DocumentOrShadowRoot>;
+  return root.activeElement === undefined ? element.ownerDocument.activeElement : root.activeElement;
+}
+
 /** What is hidden or inert takes no focus. */
 function takesFocus(element: HTMLElement): boolean {
   element.focus({ preventScroll: true });
-  return element.ownerDocument.activeElement === element;
+  return focusedAround(element) === element;
 }
 
 /** Knows whether focus is within an element, also when what had it has just been taken away or hidden. */
@@ -85,14 +91,17 @@ export function watchFocusWithin(root: HTMLElement): FocusWatch {
   let wasHere = root.matches(':focus-within');
   const listening = new AbortController();
   const { signal } = listening;
-  document.addEventListener('focusin', ({ target }) => (wasHere = isNode(target) && root.contains(target)), {
-    signal,
-  });
+  // The composed path begins within shadow roots, which the target hides.
+  const isOfRoot = (event: Event) => {
+    const [target] = event.composedPath();
+    return isNode(target) && root.contains(target);
+  };
+  document.addEventListener('focusin', (event) => (wasHere = isOfRoot(event)), { signal });
   // A press on nothing takes focus away from where it was.
   document.addEventListener(
     'pointerdown',
-    ({ target }) => {
-      if (!isNode(target) || !root.contains(target)) wasHere = false;
+    (event) => {
+      if (!isOfRoot(event)) wasHere = false;
     },
     { signal },
   );

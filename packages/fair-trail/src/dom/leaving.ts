@@ -1,4 +1,5 @@
 import { isPlainClick, linkAround } from './clicks.ts';
+import { focusedAround } from './focus.ts';
 import { isElement } from './nodes.ts';
 
 /** What may close something that is open. Focus that is on nothing at all counts as within. */
@@ -30,9 +31,9 @@ export function listenForLeaving({ root, partOf, inner }: Leaving, send: (event:
     'keydown',
     (event) => {
       if (event.key !== 'Escape' || event.defaultPrevented || event.isComposing) return;
-      const { activeElement } = document;
       if (inner) event.preventDefault();
-      send({ type: 'escape', focusWithin: partOf(activeElement) !== null || activeElement === document.body });
+      const isNowhere = document.activeElement === document.body;
+      send({ type: 'escape', focusWithin: isNowhere || partOf(focusedAround(root)) !== null });
     },
     { signal, capture: inner },
   );

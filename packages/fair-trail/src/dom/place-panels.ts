@@ -45,14 +45,16 @@ function placePanel(row: HTMLElement, id: string): void {
   const itemBox = item.getBoundingClientRect();
   const width = panel.offsetWidth;
   const isReversed = style.direction === 'rtl';
+  // Boxes are as they are seen, and what is set is not: `zoom` or a transform around the row lies between.
+  const scale = row.offsetWidth > 0 ? rowBox.width / row.offsetWidth : 1;
   // From the row's start edge, whichever side that is on.
-  const start = isReversed ? rowBox.right - itemBox.right : itemBox.left - rowBox.left;
-  const rowStart = isReversed ? clientWidth - rowBox.right : rowBox.left;
-  const last = clientWidth - margin - width - rowStart;
-  const first = margin - rowStart;
+  const start = (isReversed ? rowBox.right - itemBox.right : itemBox.left - rowBox.left) / scale;
+  const rowStart = (isReversed ? clientWidth - rowBox.right : rowBox.left) / scale;
+  const last = (clientWidth - margin) / scale - width - rowStart;
+  const first = margin / scale - rowStart;
   set(panel, '--ft-panel-start', Math.max(first, Math.min(start, last)));
-  const top = panel.offsetTop + rowBox.top;
-  set(panel, '--ft-panel-room', Math.max(120, clientHeight - margin - top));
+  const top = panel.offsetTop + rowBox.top / scale;
+  set(panel, '--ft-panel-room', Math.max(120, (clientHeight - margin) / scale - top));
 }
 
 function set(panel: HTMLElement, name: string, pixels: number): void {

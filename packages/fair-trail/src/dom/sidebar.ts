@@ -3,7 +3,7 @@ import type { AnnexEffect, AnnexEvent } from '../core/interaction/annex.ts';
 import type { GroupsEvent } from '../core/interaction/groups.ts';
 import type { OverlayEffect, OverlayEvent } from '../core/interaction/overlay.ts';
 import { whenAnimated } from './animations.ts';
-import { seenControls, watchFocusWithin } from './focus.ts';
+import { focusedAround, seenControls, watchFocusWithin } from './focus.ts';
 import { listenForLeaving } from './leaving.ts';
 import { isElement, isNode } from './nodes.ts';
 
@@ -56,7 +56,7 @@ export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => 
     const isNarrow = toggle !== null && getComputedStyle(toggle).display !== 'none';
     if (isNarrow === wasNarrow) return;
     const panel = find(root, '.ft-sidebar-panel');
-    const { activeElement } = document;
+    const activeElement = focusedAround(root);
     const isInPanel = panel?.contains(activeElement) === true;
     // Or on nothing by now, since the browser takes it from what it hides.
     const hadFocus = focus.isWithin();
@@ -84,7 +84,7 @@ export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => 
  */
 export function followGap(root: HTMLElement, { list, piece }: MoreEvent): (() => void) | null {
   const button = find(root, `[data-ft-more="${CSS.escape(`${list}/${piece}`)}"]`);
-  if (!button || button !== root.ownerDocument.activeElement) return null;
+  if (!button || button !== focusedAround(root)) return null;
   const before = button.closest('li')?.previousElementSibling;
   return () => before?.nextElementSibling?.querySelector<HTMLElement>('a, button')?.focus();
 }

@@ -8,6 +8,7 @@ import type { ViewElement } from '../core/view/view.ts';
 import { warning } from '../core/warnings.ts';
 import { logWarning } from '../dom/log-warning.ts';
 import { contentSelector } from '../dom/nodes.ts';
+import { stayOnPage } from '../dom/skip.ts';
 import { BasePart } from './navigation-part.ts';
 import type { Runs } from './runs.ts';
 import type { LocationSource, Surroundings } from './surroundings.ts';
@@ -49,6 +50,10 @@ export interface SkipLinkOptions {
 export class SkipLinkPart extends PlainPart<SkipLinkOptions> {
   protected draw({ trail, targetId, targets }: SkipLinkOptions): ViewElement {
     return targets ? skipLinksView(targets, trail.wording) : skipLinkView(trail.wording, targetId);
+  }
+
+  protected override run(root: HTMLElement, runs: Runs): void {
+    runs.keep('stay on the page', [root], stayOnPage);
   }
 }
 
