@@ -1,6 +1,7 @@
 import { defineConfig } from 'vitest/config';
 import { browserMode } from './scripts/browser-mode.mjs';
-import { effort } from './tests/effort.ts';
+import { effort, isWhole, later } from './tests/effort.ts';
+import { CostReporter } from './scripts/cost-reporter.ts';
 import { engineMode } from './tests/engines/engine-mode.ts';
 import { withoutSelectors } from './tests/older/without-selectors.ts';
 import { foundEngines } from './scripts/engines.mjs';
@@ -46,6 +47,7 @@ const chromiumAlone = ['**/{accessibility-tree,readable}.browser.test.tsx'];
 
 export default defineConfig({
   test: {
+    reporters: ['default', new CostReporter()],
     projects: [
       {
         test: {
@@ -56,11 +58,12 @@ export default defineConfig({
           testTimeout,
           hookTimeout: testTimeout,
           environment: 'node',
-          include: ['packages/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
+          include: ['packages/**/*.test.{ts,tsx}', 'tests/*.test.ts'],
           exclude: [
             ...['**/node_modules/**', '**/dist/**', '**/*.browser.test.*', ...withBrowser],
             // The tests of a new project run in one.
             'packages/cli/templates/**',
+            ...later('packages/cli/src/commands/hostile-input.test.ts'),
           ],
           provide: { machineRuns: effort(1000, 10_000) },
         },
@@ -74,6 +77,17 @@ export default defineConfig({
           expect: expectation,
           environment: 'node',
           include: withBrowser,
+          exclude: [
+            '**/node_modules/**',
+            // Each is the command from end to end, for minutes: the corpus, the walk of the example and the tests of their parts
+            // say sooner what is wrong.
+            ...later(
+              'packages/cli/src/commands/{audit,walk,sheet}.test.ts',
+              'packages/cli/src/audit/example.test.ts',
+              'packages/cli/src/walk/walk.test.ts',
+              'packages/fair-trail/src/dom/foreign-history.test.ts',
+            ),
+          ],
           // After all others, since each of them starts browsers of its own; two, since they often wait for their pages.
           sequence: { groupOrder: 1 },
           maxWorkers: 2,
@@ -88,6 +102,17 @@ export default defineConfig({
           testTimeout,
           expect: expectation,
           include: ['packages/**/*.browser.test.{ts,tsx}'],
+          exclude: [
+            '**/node_modules/**',
+            // Many random states, and the kit's own contracts tried on faults.
+            ...later(
+              '**/{bar,sidebar}-stress.browser.test.tsx',
+              '**/url-pattern.browser.test.ts',
+              '**/{browser-host,tablist-contract,breadcrumb-trail-contract}.browser.test.ts',
+              // The elements run the same contracts, and documents are compared in `same-document`.
+              '**/vue/contracts.browser.test.ts',
+            ),
+          ],
           setupFiles: ['tests/quiet-console.ts'],
           browser: browser(),
           provide: { walkSteps: effort(80, 10_000), mounts: effort(4, 1000), documents: effort(10, 300) },
@@ -122,7 +147,9 @@ export default defineConfig({
           name: engine,
           testTimeout: testTimeout / 4,
           expect: expectation,
-          include: ['packages/**/*.browser.test.{ts,tsx}'],
+          include: isWhole
+            ? ['packages/**/*.browser.test.{ts,tsx}']
+            : ['packages/fair-trail/src/react/{bar,tabs,breadcrumbs}-contracts.browser.test.tsx'],
           exclude: ['**/node_modules/**', ...chromiumAlone],
           setupFiles: ['tests/quiet-console.ts', 'tests/engines/focus.ts'],
           browser: engineMode(engine),
@@ -137,9 +164,19 @@ export default defineConfig({
           name: 'older',
           testTimeout: testTimeout / 4,
           expect: expectation,
-          include: ['packages/fair-trail/src/react/*-contracts.browser.test.tsx'],
+          include: [`packages/fair-trail/src/react/${isWhole ? '*' : 'bar'}-contracts.browser.test.tsx`],
           setupFiles: ['tests/older/remove-features.ts', 'tests/quiet-console.ts'],
           browser: browser(),
+        },
+      },
+      {
+        test: {
+          name: 'heard',
+          testTimeout: 2 * testTimeout,
+          hookTimeout: 2 * testTimeout,
+          environment: 'node',
+          include: isWhole ? ['tests/screen-reader/*.test.ts'] : [],
+          sequence: { groupOrder: 2 },
         },
       },
       {
@@ -150,6 +187,7 @@ export default defineConfig({
           expect: expectation,
           environment: 'node',
           include: ['examples/**/*.test.ts'],
+          exclude: ['**/node_modules/**', ...later('examples/observatory-vue/**', '**/development.test.ts')],
         },
       },
     ],

@@ -60,6 +60,12 @@ export function runTests(args, env = {}) {
   runTool('vitest/vitest.mjs', ['run', ...args], { env: { ...process.env, NODE_ENV: 'test', ...env } });
 }
 
+/** As `runTests`, and answers whether they passed. */
+export function tryTests(args, env = {}) {
+  const options = { cwd: root, stdio: 'inherit', env: { ...process.env, NODE_ENV: 'test', ...env } };
+  return spawnSync(process.execPath, toolArguments('vitest/vitest.mjs', ['run', ...args]), options).status === 0;
+}
+
 /** Installs the packages that the lock file names, unless an installation has been made since it last changed. */
 export function installPackages() {
   const changed = (file) => statSync(path.join(root, file), { throwIfNoEntry: false })?.mtimeMs ?? 0;

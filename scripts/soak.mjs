@@ -1,26 +1,35 @@
-/** The long random runs: the same properties as in the tests, tried far more often. */
+/**
+ * All tests, and the long random runs: the same properties as in `npm test`, tried far more often, in each engine that is here. With
+ * arguments, only these projects: `npm run soak -- firefox webkit`. What it found goes into docs/soak.md.
+ */
+import { readFileSync, rmSync } from 'node:fs';
+import path from 'node:path';
 import { buildExample } from './build-example.mjs';
 import { ensureChromium } from './chromium.mjs';
-import { installPackages, runTests } from './run.mjs';
+import { ensureEngines, foundEngines } from './engines.mjs';
+import { installPackages, root, tryTests } from './run.mjs';
+import { writeSoakPage } from './soak-page.mjs';
 
 installPackages();
 ensureChromium();
+ensureEngines();
 await import('./build-packages.mjs');
 buildExample();
-for (const [project, file] of [
-  ['node', 'locate'],
-  ['node', 'round-trip'],
-  ['node', 'cli/src/fuzz'],
-  ['node', 'core/interaction'],
-  ['react-19', 'router-walk'],
-  ['react-19', '-stress'],
-  ['react-19', 'same-document'],
-  ['react-19', 'src/vue/'],
-  ['react-19', 'src/elements/'],
-  ['react-18', 'src/react/'],
-  ['command', 'src/audit/'],
-  ['command', 'src/walk/'],
-  ['example', 'observatory'],
-]) {
-  runTests(['--project', project, '--testTimeout', '3600000', file], { SOAK: 'yes' });
+const known = ['node', 'react-19', 'react-18', 'older', 'command', 'example', ...foundEngines(), 'heard'];
+const chosen = process.argv.slice(2);
+const unknown = chosen.filter((name) => !known.includes(name));
+if (unknown.length > 0) {
+  console.error(`There is no project of tests called ${unknown.join(', ')}: choose of ${known.join(', ')}.`);
+  process.exit(2);
 }
+const found = path.join(root, '.build/soak.json');
+let hasFailed = false;
+for (const project of chosen.length > 0 ? chosen : known) {
+  rmSync(found, { force: true });
+  const begin = new Date();
+  const words = ['--project', project, '--testTimeout', '3600000', '--reporter=default', '--reporter=json'];
+  const passed = tryTests([...words, `--outputFile.json=${found}`], { SOAK: 'yes' });
+  hasFailed ||= !passed;
+  writeSoakPage(project, begin, JSON.parse(readFileSync(found, 'utf8')));
+}
+if (hasFailed) process.exit(1);

@@ -4,11 +4,13 @@
  */
 import { buildExample } from './build-example.mjs';
 import { ensureChromium } from './chromium.mjs';
+import { ensureEngines } from './engines.mjs';
 import { installPackages, runTests } from './run.mjs';
 
 installPackages();
 ensureChromium();
+ensureEngines();
 const chosen = process.argv.slice(2);
 await import(chosen.length > 0 ? './build-packages.mjs' : './check.mjs');
 buildExample();
-runTests(chosen);
+runTests(chosen, chosen.length > 0 ? { CHOSEN: 'yes' } : {});

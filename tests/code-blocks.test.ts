@@ -58,6 +58,7 @@ declare global {
   const after: import('fair-trail').DefinedSite;
   const theme: import('fair-trail/color').Theme;
   const page: import('fair-trail/testing').Navigation;
+  const driver: import('fair-trail/testing/webdriver').Driver;
   const drivenPage: import('fair-trail/testing/playwright').DrivenPage;
   const vitestPage: import('vitest/browser').BrowserPage;
   const userEvent: import('vitest/browser').UserEvent;

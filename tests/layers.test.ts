@@ -55,6 +55,7 @@ const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail/audit': 'fair-trail/src/audit',
   'fair-trail/testing': 'fair-trail/src/testing',
   'fair-trail/testing/playwright': 'fair-trail/src/testing',
+  'fair-trail/testing/webdriver': 'fair-trail/src/testing',
   'fair-trail/testing/vitest': 'fair-trail/src/testing',
   'fair-trail/react': 'fair-trail/src/react',
   'fair-trail/vue': 'fair-trail/src/vue',

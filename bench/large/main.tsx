@@ -33,7 +33,9 @@ let root: Root | null = null;
 function open(form: string): number {
   root?.unmount();
   // As an app does once, while it starts: it is no part of what is measured.
-  const site = loadSite(compiled[form]!);
+  const chosen = compiled[form];
+  if (!chosen) throw new Error(`There is no form called ${form}.`);
+  const site = loadSite(chosen);
   const begin = performance.now();
   root = createRoot(container);
   flushSync(() =>

@@ -1,3 +1,4 @@
+import { isWhole } from '../../tests/effort.ts';
 import { exampleSuite } from '../observatory/example-suite.ts';
 
-exampleSuite('observatory');
+exampleSuite('observatory', isWhole);

@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import WebSocket from 'ws';
-import { openBidi, type Driver, type MessageSocket } from '../../packages/fair-trail/src/testing/webdriver.ts';
+import { openBidi, type Driver } from '../../packages/fair-trail/src/testing/webdriver.ts';
 import { findFirefox } from '../../scripts/engines.mjs';
 import { freshFolder, start } from './processes.ts';
 
@@ -51,11 +51,11 @@ export async function openFirefox(
     env,
   );
   const [, address = ''] = await browser.said(/WebDriver BiDi listening on (ws:\S+)/u);
-  const driver = await openBidi({ socket: new WebSocket(`${address}/session`) as unknown as MessageSocket });
+  const driver = await openBidi({ socket: new WebSocket(`${address}/session`) });
   return {
     ...driver,
     close: async () => {
-      await driver.close().catch(() => {});
+      await driver.close().catch(() => undefined);
       await browser.end();
       remove();
     },

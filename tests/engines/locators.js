@@ -1,3 +1,4 @@
+/* global window */
 /**
  * The side of the provider that runs in the page of a test: what is acted on is kept by number, and the browser is driven to it
  * from outside.

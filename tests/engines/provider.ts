@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { defineBrowserProvider, parseKeyDef } from '@vitest/browser';
 import type { BrowserProvider, BrowserProviderOption, TestProject } from 'vitest/node';
-import type { Driver, ElementReference } from '../../packages/fair-trail/src/testing/drivers/driver.ts';
+import type { Driver, WebElement } from '../../packages/fair-trail/src/testing/drivers/driver.ts';
 import {
   characterOf,
   pointerAway,
@@ -94,7 +94,7 @@ export class EngineProvider implements BrowserProvider {
     await this.#driver.resize({ width: 1400, height: 1000 });
     await this.#driver.visit(url);
     // The runner has not put the frame there yet.
-    await this.#driver.enter(frame).catch(() => {});
+    await this.#driver.enter(frame).catch(() => undefined);
   }
 
   getCommandsContext(): Record<string, unknown> {
@@ -106,7 +106,7 @@ export class EngineProvider implements BrowserProvider {
     this.#driver = null;
   }
 
-  async #ready(number: number, within = timeout): Promise<ElementReference> {
+  async #ready(number: number, within = timeout): Promise<WebElement> {
     const inTheWay = await this.#held.evaluate(readyToPress(kept(number), within));
     const element = await this.#held.find(kept(number));
     if (inTheWay === '' && element) return element;

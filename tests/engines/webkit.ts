@@ -35,7 +35,7 @@ export async function openWebKit(env: NodeJS.ProcessEnv = {}): Promise<Driver> {
   return {
     ...driver,
     close: async () => {
-      await driver.close().catch(() => {});
+      await driver.close().catch(() => undefined);
       await server.end();
       await display?.end();
       remove();

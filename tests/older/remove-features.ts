@@ -23,7 +23,8 @@ for (const [object, names] of removed) {
 
 /** Without `inert`, the attribute is a word that nothing but stylesheets and selectors knows: it has another name here. */
 const other = (name: string) => (name === 'inert' ? 'data-no-inert' : name);
-const { setAttribute, toggleAttribute, removeAttribute, hasAttribute } = Element.prototype;
+// eslint-disable-next-line @typescript-eslint/unbound-method -- each is called on the element that it is asked of
+const { setAttribute, toggleAttribute, removeAttribute, hasAttribute, getAttribute } = Element.prototype;
 Element.prototype.setAttribute = function (name, value) {
   setAttribute.call(this, other(name), value);
 };
@@ -36,10 +37,9 @@ Element.prototype.removeAttribute = function (name) {
 Element.prototype.hasAttribute = function (name) {
   return hasAttribute.call(this, other(name));
 };
-Element.prototype.getAttribute = (({ getAttribute }) =>
-  function (this: Element, name: string) {
-    return getAttribute.call(this, other(name));
-  })(Element.prototype);
+Element.prototype.getAttribute = function (name) {
+  return getAttribute.call(this, other(name));
+};
 
 for (const [object, names] of [
   [Element.prototype, ['querySelector', 'querySelectorAll', 'matches', 'closest']],
@@ -51,7 +51,7 @@ for (const [object, names] of [
       configurable: true,
       writable: true,
       value(this: Element, selector: string) {
-        return original?.call(this, String(selector).replaceAll('[inert]', '[data-no-inert]'));
+        return original?.call(this, selector.replaceAll('[inert]', '[data-no-inert]'));
       },
     });
   }

@@ -2,7 +2,7 @@ import postcss from 'postcss';
 import type { Plugin } from 'vite';
 
 /** What a browser that does not know them drops: rules whose selectors have this. */
-const unknownSelectors = /:has\(/u;
+const unknownSelector = ':has(';
 
 /** Values that it drops with their declarations: what comes before them stays. */
 const unknownValues = /\b(?:dvh|dvb|dvi|cqi|cqb|color-mix\(|light-dark\(|anchor\()/u;
@@ -16,7 +16,7 @@ export function withoutSelectors({ containers }: { readonly containers: boolean 
       if (!/\.css(?:$|\?)/u.test(id)) return null;
       const sheet = postcss.parse(code);
       sheet.walkRules((rule) => {
-        if (unknownSelectors.test(rule.selector)) rule.remove();
+        if (rule.selector.includes(unknownSelector)) rule.remove();
         // The name that it has here: `remove-features.ts`.
         else rule.selector = rule.selector.replaceAll('[inert]', '[data-no-inert]');
       });

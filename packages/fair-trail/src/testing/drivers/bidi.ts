@@ -53,7 +53,7 @@ interface Evaluated {
  * await visitor.visit('http://127.0.0.1:8080/');
  */
 export async function openBidi({ socket, capabilities = {} }: BidiOptions): Promise<Driver> {
-  const connection = new Connection(socket);
+  const connection = new BidiConnection(socket);
   await connection.opened;
   const session = (await connection.ask('session.new', { capabilities: { alwaysMatch: capabilities } })) as {
     capabilities: { browserName?: string; browserVersion?: string };
@@ -89,7 +89,7 @@ export async function openBidi({ socket, capabilities = {} }: BidiOptions): Prom
       if (frame !== null && inFrame === null) await enterFrame();
       return await act(inFrame ?? context);
     } catch (error) {
-      const isGone = error instanceof DriverFailure && /no such frame/u.test(error.code);
+      const isGone = error instanceof DriverFailure && error.code.includes('no such frame');
       if (!isGone || frame === null) throw error;
       await enterFrame();
       return act(inFrame ?? context);
@@ -135,7 +135,7 @@ export async function openBidi({ socket, capabilities = {} }: BidiOptions): Prom
 }
 
 /** Commands and their answers over one socket. */
-class Connection {
+class BidiConnection {
   readonly opened: Promise<void>;
   readonly #socket: MessageSocket;
   readonly #waiting = new Map<number, { resolve: (result: unknown) => void; reject: (error: Error) => void }>();

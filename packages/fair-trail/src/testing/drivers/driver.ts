@@ -1,5 +1,5 @@
 /** A reference to an element of a page, as the protocol of the driver writes it. */
-export type ElementReference = Readonly<Record<string, unknown>>;
+export type WebElement = Readonly<Record<string, unknown>>;
 
 /**
  * A source of input with its steps, as the section "Actions" of the WebDriver standard defines them. WebDriver BiDi takes the
@@ -34,7 +34,7 @@ export type PointerAction =
       readonly x: number;
       readonly y: number;
       /** What `x` and `y` count from: the window’s corner, or the middle of an element. */
-      readonly origin: 'viewport' | ElementReference;
+      readonly origin: 'viewport' | WebElement;
     };
 
 /**
@@ -50,7 +50,7 @@ export interface Driver {
    */
   readonly evaluate: (expression: string) => Promise<unknown>;
   /** The element that an expression gives; null where there is none. */
-  readonly find: (expression: string) => Promise<ElementReference | null>;
+  readonly find: (expression: string) => Promise<WebElement | null>;
   /** Real input. What is pressed stays so until it is released, in this call or in a later one. */
   readonly perform: (sources: readonly InputSource[]) => Promise<void>;
   /** Makes the page’s own part of the window this size, in CSS pixels. */

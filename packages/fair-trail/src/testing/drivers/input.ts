@@ -1,4 +1,4 @@
-import type { ElementReference, InputSource, KeyAction, PointerAction } from './driver.ts';
+import type { WebElement, InputSource, KeyAction, PointerAction } from './driver.ts';
 
 /** The characters that the section "Keyboard actions" of the WebDriver standard has for keys without one. */
 const characters: Readonly<Record<string, string>> = {
@@ -45,7 +45,7 @@ export function keyPress(key: string): readonly InputSource[] {
 
 /** A press on the middle of an element, with the mouse or a finger. */
 export function pointerPress(
-  element: ElementReference,
+  element: WebElement,
   by: 'mouse' | 'touch',
   { count = 1, button = 0 }: { readonly count?: number; readonly button?: number } = {},
 ): readonly InputSource[] {
@@ -67,7 +67,7 @@ export function pointerPress(
 }
 
 /** The mouse onto the middle of an element; it moves, even where it is there already, as a hand does. */
-export function pointerOver(element: ElementReference): readonly InputSource[] {
+export function pointerOver(element: WebElement): readonly InputSource[] {
   return moves([
     { type: 'pointerMove', x: 1, y: 1, origin: element },
     { type: 'pointerMove', x: 0, y: 0, origin: element },

@@ -1,4 +1,4 @@
-import type { Driver, ElementReference } from './driver.ts';
+import type { Driver, WebElement } from './driver.ts';
 import { DriverFailure } from './driver-failure.ts';
 
 /** Where a WebDriver server answers, and what is asked of its browser. */
@@ -87,7 +87,7 @@ export async function openWebDriver({ server, capabilities = {} }: WebDriverOpti
     evaluate,
     find: async (expression) => {
       const found = await within(() => run(`return (${expression}) ?? null`));
-      return found !== null && typeof found === 'object' && elementKey in found ? (found as ElementReference) : null;
+      return found !== null && typeof found === 'object' && elementKey in found ? found : null;
     },
     perform: async (sources) => {
       await within(() => ask('POST', `${at}/actions`, { actions: sources }));

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Driver, ElementReference } from '../drivers/driver.ts';
+import type { Driver, WebElement } from '../drivers/driver.ts';
 import { DriverFailure } from '../drivers/driver-failure.ts';
 import { keyPress, pointerAway, pointerOver, pointerPress } from '../drivers/input.ts';
 import { readyToPress } from '../drivers/ready-to-press.ts';
@@ -69,7 +69,7 @@ export function driverHost(driver: Driver, { hasTouch = false, answersWithin = 1
       throw asFailure(error);
     }
   };
-  const elementOf = async (number: number): Promise<ElementReference> => {
+  const elementOf = async (number: number): Promise<WebElement> => {
     const expression = `window.fairTrailTesting?.element(${number}) ?? null`;
     const inTheWay = await act(driver.evaluate(readyToPress(expression, timeout)));
     const found = await act(driver.find(expression));

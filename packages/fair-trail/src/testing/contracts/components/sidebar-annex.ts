@@ -129,7 +129,9 @@ export function sidebarAnnexContract(mount: MountSidebar, skipped: SkippedParts 
         await expect.element(rides).toHaveAttribute('aria-expanded', 'true');
       });
 
-      test('lies over the open sidebar where room is short, and Escape closes one after the other', async () => {
+      // Without `inert`, Tab can leave what lies over the page, and that closes then.
+      const keepsFocus = test.runIf('inert' in HTMLElement.prototype);
+      keepsFocus('lies over the open sidebar where room is short, and Escape closes one after the other', async () => {
         await page.viewport(400, 700);
         mount(request);
         await page.getByRole('button', { name: 'Menu' }).click();

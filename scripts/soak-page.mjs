@@ -1,0 +1,71 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { root } from './run.mjs';
+
+/** What the last long run of each project of tests found: the figures are kept beside the page that is made of them. */
+const figures = path.join(root, 'docs/soak.json');
+const page = path.join(root, 'docs/soak.md');
+
+const what = {
+  node: 'the core, and the command without a browser; machines by random events, `locate` and addresses, hostile site files',
+  'react-19':
+    'components in Chromium: contracts of React, Vue and elements; random walks, random documents, stress, hostile pages',
+  'react-18': 'the same contracts on React 18',
+  older: 'the contracts in Chromium without what browsers learned in the last four years',
+  command: 'the command: audit, walk, sheet, packages, new projects',
+  example: 'the observatory in React, in Vue and as plain pages',
+  firefox: 'every browser test in Firefox',
+  webkit: 'every browser test in WebKit',
+  heard: 'what a screen reader says on ten ways through the observatory',
+};
+
+/**
+ * Takes down what one project found, and writes the page anew.
+ *
+ * @param {string} project
+ * @param {Date} begin
+ * @param {{ numTotalTests: number, numPassedTests: number, numFailedTests: number, testResults: { name: string, assertionResults: { status: string, fullName: string }[] }[] }} results
+ */
+export function writeSoakPage(project, begin, results) {
+  const all = existsSync(figures) ? JSON.parse(readFileSync(figures, 'utf8')) : {};
+  const failed = results.testResults.flatMap(({ assertionResults }) =>
+    assertionResults.filter(({ status }) => status === 'failed').map(({ fullName }) => fullName.trim()),
+  );
+  all[project] = {
+    date: begin.toISOString().slice(0, 10),
+    minutes: Math.round((Date.now() - begin.getTime()) / 6000) / 10,
+    passed: results.numPassedTests,
+    skipped: results.numTotalTests - results.numPassedTests - results.numFailedTests,
+    failed,
+  };
+  writeFileSync(figures, `${JSON.stringify(all, null, 2)}\n`);
+  writeFileSync(page, pageOf(all));
+}
+
+/** @param {Record<string, { date: string, minutes: number, passed: number, skipped: number, failed: string[] }>} all */
+function pageOf(all) {
+  const rows = Object.entries(what).map(([project, about]) => {
+    const one = all[project];
+    const figuresOf = one
+      ? `${one.date} | ${one.minutes} min | ${one.passed} | ${one.failed.length} | ${one.skipped}`
+      : 'not yet | | | |';
+    return `| \`${project}\` | ${about} | ${figuresOf} |`;
+  });
+  const failures = Object.entries(all).flatMap(([project, { failed }]) =>
+    failed.map((name) => `- \`${project}\`: ${name.replaceAll('<', '&lt;').replaceAll('|', '\\|')}`),
+  );
+  return `# The last long run
+
+\`npm run soak\` tries what \`npm test\` tries, far more often, and in every engine. This page is written by it; \`npm run soak -- firefox\`
+runs one project of tests and renews its row.
+
+| project | what | when | how long | passed | failed | skipped |
+| ------- | ---- | ---- | -------- | -----: | -----: | ------: |
+${rows.join('\n')}
+
+## What failed
+
+${failures.length > 0 ? failures.join('\n') : 'Nothing.'}
+
+${existsSync(path.join(root, 'docs/soak-notes.md')) ? 'What these runs found, and what was done about it: [notes](soak-notes.md).\n' : ''}`;
+}

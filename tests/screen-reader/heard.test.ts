@@ -1,0 +1,82 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import sirv from 'sirv';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { missingForListening, openListener, type Listener } from './listen.ts';
+
+/**
+ * What a screen reader says on ten ways through the example, in Firefox. Each list is all that a listener hears. Where
+ * one changes, read it as a listener would before it is written down here.
+ */
+
+const missing = missingForListening();
+if (missing.length > 0)
+  console.warn(`Skipped: what a screen reader says, since these are not here: ${missing.join(', ')}.`);
+
+let server: Server | undefined;
+let listener: Listener | undefined;
+
+beforeAll(async () => {
+  if (missing.length > 0) return;
+  const serve = sirv('.build/served', { single: 'shell.html' });
+  server = createServer((request, response) => serve(request, response, () => void response.writeHead(404).end()));
+  await new Promise<void>((resolve) => server?.listen(0, '127.0.0.1', resolve));
+  listener = await openListener();
+});
+afterAll(async () => {
+  await listener?.close();
+  server?.close();
+});
+
+interface Journey {
+  readonly name: string;
+  readonly at: string;
+  /** In CSS pixels. Default: 1280. */
+  readonly width?: number;
+  /** Whether a ringer is there, who may see more. Default: a visitor. */
+  readonly signedIn?: boolean;
+  /** What has focus at first. */
+  readonly from: string;
+  readonly keys: readonly string[];
+  /** All that is said from the first key on. */
+  readonly said: readonly string[];
+}
+
+const journeys: readonly Journey[] = [
+  { name: 'into the bar', at: '/', from: '.ft-brand', keys: ['Tab', 'Tab'], said: [] },
+  { name: 'a panel', at: '/', from: '.ft-bar .ft-panel-trigger', keys: ['Return', 'Tab', 'Escape'], said: [] },
+  { name: 'the narrow menu', at: '/', width: 400, from: '.ft-toggle', keys: ['Return', 'Tab', 'Escape'], said: [] },
+  { name: 'breadcrumbs', at: '/hides/reedbed', from: '.ft-breadcrumbs a', keys: ['Tab', 'Tab', 'Tab'], said: [] },
+  { name: 'tabs', at: '/species/curlew', from: '[role=tab][aria-selected=true]', keys: ['Right', 'Tab'], said: [] },
+  { name: 'a filter', at: '/desk', signedIn: true, from: '.ft-filter-field', keys: ['n', 'e', 'z'], said: [] },
+  { name: 'a rail', at: '/desk', signedIn: true, from: '.ft-rail-button', keys: ['Return', 'Tab'], said: [] },
+  {
+    name: 'an annex',
+    at: '/desk',
+    signedIn: true,
+    from: '.ft-annex-trigger',
+    keys: ['Return', 'Tab', 'Escape'],
+    said: [],
+  },
+  { name: 'a page change', at: '/', from: '.ft-bar a[href="/tides"]', keys: ['Return', 'Tab'], said: [] },
+  { name: 'a page that is not there', at: '/nowhere', from: '.ft-skip-link', keys: ['Return', 'Tab'], said: [] },
+];
+
+describe.skipIf(missing.length > 0)('what a listener hears', () => {
+  test.each(journeys)('$name', async ({ at, width = 1280, signedIn = false, from, keys, said }) => {
+    if (!listener || !server) throw new Error('Nobody listens.');
+    const { driver, hear, hearAfter } = listener;
+    await driver.resize({ width, height: 800 });
+    const { port } = server.address() as AddressInfo;
+    await hearAfter(() => driver.visit(`http://127.0.0.1:${port}${at}`));
+    if (signedIn)
+      await hearAfter(() => driver.evaluate(`document.querySelector('[data-ft-action="sign-in"]')?.click()`));
+    await hearAfter(() => driver.evaluate(`document.querySelector(${JSON.stringify(from)}).focus()`));
+    // A key that does nothing: what focus has brought may be said only then.
+    await hear('Control_L');
+    const heard: string[] = [];
+    // The last one does nothing: what is late is said by then.
+    for (const key of [...keys, 'Control_L']) heard.push(...(await hear(key)));
+    expect(heard).toEqual(said);
+  });
+});
