@@ -29,8 +29,8 @@ export interface Listener {
 }
 
 /** How long the first word may take, how long a pause ends what is said, and how long anything may, in milliseconds. */
-const patience = 4000;
-const silence = 1000;
+const patience = 2500;
+const silence = 900;
 const longest = 20_000;
 
 export async function openListener(): Promise<Listener> {
@@ -99,8 +99,15 @@ export async function openListener(): Promise<Listener> {
   }
   const preferences = { 'accessibility.force_disabled': -1, 'browser.tabs.warnOnClose': false };
   const driver = await openFirefox(preferences, ['--kiosk'], env);
+  const press = async (key: string) => {
+    spawnSync('xdotool', ['key', '--clearmodifiers', key], { env: { ...process.env, ...env } });
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  };
   const hearAfter = async (act: () => Promise<unknown>) => {
     await act();
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    // The reader writes its notes in blocks: keys that do nothing fill the last one.
+    for (let key = 0; key < 6; key += 1) await press('Control_L');
     return untilSilent();
   };
   return {
@@ -108,10 +115,7 @@ export async function openListener(): Promise<Listener> {
     hearAfter,
     hear: (...keys) =>
       hearAfter(async () => {
-        for (const key of keys) {
-          spawnSync('xdotool', ['key', '--clearmodifiers', key], { env: { ...process.env, ...env } });
-          await new Promise((resolve) => setTimeout(resolve, 150));
-        }
+        for (const key of keys) await press(key);
       }),
     close: async () => {
       await driver.close();

@@ -1,4 +1,4 @@
-import type { Driver, WebElement } from './driver.ts';
+import type { Driver } from './driver.ts';
 import { DriverFailure } from './driver-failure.ts';
 
 /** Where a WebDriver server answers, and what is asked of its browser. */
