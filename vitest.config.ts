@@ -29,7 +29,7 @@ const withBrowser = [
   'packages/cli/src/walk/{walk,example}.test.ts',
   'packages/fair-trail/src/dom/foreign-history.test.ts',
   'packages/fair-trail/src/vite/{dev-server,build}.test.ts',
-  'packages/fair-trail/src/testing/playwright-host.test.ts',
+  'packages/fair-trail/src/testing/{playwright,driver}-host.test.ts',
   'tests/packages.test.ts',
 ];
 

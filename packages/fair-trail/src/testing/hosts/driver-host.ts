@@ -31,7 +31,7 @@ const script = new URL('../../../dist/testing-page/reader.js', import.meta.url);
  */
 export function driverHost(driver: Driver, { hasTouch = false, answersWithin = 10_000 }: DriverHostOptions = {}): Host {
   const source = readFileSync(script, 'utf8');
-  let address = 'nowhere yet';
+  let address = 'about:blank';
   const asFailure = (error: unknown) => {
     return error instanceof DriverFailure && /no answer|invalid session|no such window/u.test(error.code)
       ? pageClosed()
