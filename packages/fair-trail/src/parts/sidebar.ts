@@ -6,7 +6,7 @@ import type { MenuItem } from '../core/site/menu-item.ts';
 import type { SidebarOptions } from '../core/view/component-options.ts';
 import { remembering } from '../core/view/remember.ts';
 import { sidebarView, type SidebarViewEvent } from '../core/view/sidebar-view.ts';
-import { isLarge, withPiece, type MoreEvent, type ShownPieces } from '../core/view/pieces.ts';
+import { isLarge, pieceSize, withPiece, type MoreEvent, type ShownPieces } from '../core/view/pieces.ts';
 import { annexItems } from '../core/view/tree-view.ts';
 import { frameOf, type ViewElement } from '../core/view/view.ts';
 import { followFilter } from '../dom/filter-field.ts';
@@ -60,9 +60,6 @@ export interface SidebarState {
   /** What the reader asked for of lists that are too long to be drawn as a whole. */
   readonly pieces: ShownPieces;
 }
-
-/** How many items a query leaves of a menu that is too large to be drawn as a whole. */
-const mostFound = 200;
 
 const usualMenu = 'main';
 const noIds: readonly string[] = [];
@@ -275,9 +272,9 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
   }
 }
 
-/** What a query leaves of a list. */
+/** What a query leaves of a list: of one that is drawn in pieces, no more than one of them. */
 function found(items: readonly MenuItem[], query: string, pieces: ShownPieces | null): Filtered | null {
-  return filterItems(items, query, pieces === null ? Infinity : mostFound);
+  return filterItems(items, query, pieces === null ? Infinity : pieceSize);
 }
 
 function nameOf({ name, menu = usualMenu }: SidebarPartOptions): string {

@@ -76,7 +76,7 @@ function gapView(
   { wording }: TreeViewOptions,
 ): ViewElement<MoreEvent> {
   const label = element('span', { class: 'ft-label' }, [wording.showMore.replace('{count}', () => String(count))]);
-  const attributes = { class: 'ft-link ft-list-more', type: 'button', 'data-ft-more': `${list}/${piece}` };
+  const attributes = { class: 'ft-link ft-action ft-list-more', type: 'button', 'data-ft-more': `${list}/${piece}` };
   const button = element<MoreEvent>('button', attributes, [label], { click: { type: 'more', list, piece } });
   return element<MoreEvent>('li', { class: 'ft-menu-item' }, [button], { key: `more/${piece}` });
 }
