@@ -53,17 +53,17 @@ export async function runSideBySide(...lists) {
 }
 
 /**
- * Runs tests. The builds before them leave `NODE_ENV` at production in this process; the tests are for React's development
- * build, which reports what it objects to.
+ * Runs tests, and answers whether they passed. The builds before them leave `NODE_ENV` at production in this process; the tests
+ * are for React's development build, which reports what it objects to.
  */
-export function runTests(args, env = {}) {
-  runTool('vitest/vitest.mjs', ['run', ...args], { env: { ...process.env, NODE_ENV: 'test', ...env } });
-}
-
-/** As `runTests`, and answers whether they passed. */
 export function tryTests(args, env = {}) {
   const options = { cwd: root, stdio: 'inherit', env: { ...process.env, NODE_ENV: 'test', ...env } };
   return spawnSync(process.execPath, toolArguments('vitest/vitest.mjs', ['run', ...args]), options).status === 0;
+}
+
+/** Runs tests; ends the script where they fail. */
+export function runTests(args, env) {
+  if (!tryTests(args, env)) process.exit(1);
 }
 
 /** Installs the packages that the lock file names, unless an installation has been made since it last changed. */

@@ -1,7 +1,7 @@
-import type { MoreEvent } from '../core/view/pieces.ts';
 import type { AnnexEffect, AnnexEvent } from '../core/interaction/annex.ts';
 import type { GroupsEvent } from '../core/interaction/groups.ts';
 import type { OverlayEffect, OverlayEvent } from '../core/interaction/overlay.ts';
+import type { MoreEvent } from '../core/view/pieces.ts';
 import { whenAnimated } from './animations.ts';
 import { focusedAround, seenControls, watchFocusWithin } from './focus.ts';
 import { listenForLeaving } from './leaving.ts';
