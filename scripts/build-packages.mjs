@@ -152,8 +152,9 @@ await build({
 for (const [name, entry, folder] of [
   ['audit', 'audit/page/page-script', 'cli/dist/audit-page'],
   // Begins before the page does.
-  ['heard', 'audit/page/heard-script', 'cli/dist/audit-page'],
+  ['early', 'audit/page/early-script', 'cli/dist/audit-page'],
   ['reader', 'testing/page/page-script', 'fair-trail/dist/testing-page'],
+  ['audit-in-page', 'audit/in-page/in-page-script', 'fair-trail/dist/audit-page'],
 ]) {
   await build({
     configFile: false,

@@ -15,7 +15,8 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
   'fair-trail/src/html': ['fair-trail/src/core', 'fair-trail/src/parts'],
   'fair-trail/src/elements': ['fair-trail/src/core', 'fair-trail/src/dom', 'fair-trail/src/parts'],
   'fair-trail/src/vite': ['fair-trail/src/core', 'vite', 'node'],
-  'fair-trail/src/audit': ['fair-trail/src/core'],
+  'fair-trail/src/reading': ['fair-trail/src/core'],
+  'fair-trail/src/audit': ['fair-trail/src/core', 'fair-trail/src/reading'],
   'fair-trail/src/sheet': [
     'fair-trail/src/core',
     'fair-trail/src/dom',
@@ -24,7 +25,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'react',
     'react-dom',
   ],
-  'fair-trail/src/testing': ['fair-trail/src/core', 'fair-trail/src/audit', 'vitest', 'node'],
+  'fair-trail/src/testing': ['fair-trail/src/core', 'fair-trail/src/reading', 'fair-trail/src/audit', 'vitest', 'node'],
   cli: [
     'fair-trail/src/core',
     'fair-trail/src/audit',

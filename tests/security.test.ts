@@ -123,13 +123,16 @@ test.each(payloads)('%j on an audited page stays text in every report of it', (t
         pages: [text],
         width: 320,
         state: text,
+        steps: [text],
       } as never,
     ],
     notChecked: [{ rule: 'low-contrast', pages: [text], reason: text }],
     summary: { error: 1, warning: 0, advice: 0 },
   };
   const html = toHtml(report, () => null);
-  const others = 'article pre code dl dt dd section table thead tbody tr th td details summary'.split(' ');
+  const others = 'article pre code dl dt dd section table caption thead tbody tr th td ul li details summary'.split(
+    ' ',
+  );
   expect(broughtIn(html, others)).toEqual([]);
   const xml = new new JSDOM('').window.DOMParser().parseFromString(toJUnit(report), 'text/xml');
   expect(xml.querySelector('parsererror')).toBe(null);

@@ -6,4 +6,6 @@ export interface Attempt {
   readonly name: string;
   readonly probes: readonly Probe[];
   readonly attempt: (used: AuditedPage) => Promise<void>;
+  /** Whether what was read of the page has anything to try it on. */
+  readonly isPossible: (used: AuditedPage) => boolean;
 }

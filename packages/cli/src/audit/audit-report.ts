@@ -1,3 +1,5 @@
+import type { BaselineComparison } from './baseline.ts';
+import { underTheirCauses } from './causes.ts';
 import type { AuditFinding } from 'fair-trail/audit';
 import type { RuleSeverity } from 'fair-trail/internal/audit';
 import type { Picture } from './picture.ts';
@@ -9,6 +11,8 @@ export interface AuditReport {
   readonly pages: readonly { readonly url: string; readonly title: string }[];
   readonly findings: readonly ReportedFinding[];
   readonly notChecked: readonly UncheckedRule[];
+  /** How it differs from an earlier report, where it was held against one: then `findings` are those that are new. */
+  readonly baseline?: BaselineComparison;
   readonly summary: { readonly error: number; readonly warning: number; readonly advice: number };
 }
 
@@ -21,6 +25,12 @@ export interface ReportedFinding extends AuditFinding {
   readonly width: number;
   /** What the page was in when it was found; `rest` for as it is loaded. */
   readonly state: string;
+  /** What to do on the first page to see it, at this width; empty for what is so as it is loaded. */
+  readonly steps?: readonly string[];
+  /** What the page looked like; only in reports that are to be merged. */
+  readonly picture?: Picture;
+  /** What is so because of it, and goes away with it. */
+  readonly consequences?: readonly ReportedFinding[];
 }
 
 /**
@@ -49,14 +59,27 @@ const ofStyles: ReadonlySet<string> = new Set([
   ],
 ]);
 
-/** The same for one that is told again, of another page, at another width, or of another item of its list. */
+/** Rules of which an element's own tag says all. */
+const ofTags: ReadonlySet<string> = new Set([
+  ...[
+    'page-without-language',
+    'page-without-title',
+    'language-unknown',
+    'landmark-name-repeats-role',
+    'zoom-prevented',
+  ],
+]);
+
+/** Key for deduplicating a finding across pages, widths and list items. */
 function keyOf({ code, html, selector }: Pick<ReportedFinding, 'code' | 'html' | 'selector'>): string {
   const kind = /^<[^\s>]+(?:(?=[^>]*\sclass="([^"]*)"))?/u.exec(html);
+  // What is said of the page, or of its menu, is the same whatever text stands in it.
+  if (ofTags.has(code)) return `${code}\n${/^<[^>]*>/u.exec(html)?.[0] ?? html}`;
   const place = selector.replaceAll(/:nth-of-type\(\d+\)/gu, '');
   return `${code}\n${ofStyles.has(code) ? `${place} ${kind?.[0] ?? ''} ${kind?.[1] ?? ''}` : html}`;
 }
 
-/** Collects findings, and tells once what is so on many pages: a header that is shared has its faults on each. */
+/** Collects findings, and reports once what is so on many pages: a header that is shared has its defects on each. */
 export class Findings {
   readonly #findings = new Map<string, ReportedFinding>();
   readonly #unchecked = new Map<string, UncheckedRule>();
@@ -67,9 +90,9 @@ export class Findings {
   /** Whether this is the first time. */
   add(
     finding: AuditFinding,
-    where: { readonly page: string; readonly width: number; readonly state: string },
+    where: Pick<ReportedFinding, 'width' | 'state' | 'steps'> & { readonly page: string },
   ): boolean {
-    const { page, width, state } = where;
+    const { page, width, state, steps = [] } = where;
     const key = keyOf(finding);
     const known = this.#findings.get(key);
     this.#places.set(key, (this.#places.get(key) ?? new Set()).add(finding.html));
@@ -77,8 +100,12 @@ export class Findings {
     // The narrowest window that it is so in, whichever was the first to end.
     const isOfOtherWidth = known !== undefined && width < known.width && known.pages[0] === page;
     if (known && !isOfOtherWidth) this.#findings.set(key, { ...known, pages });
-    else this.#findings.set(key, { ...finding, pages, width, state });
+    else this.#findings.set(key, { ...finding, pages, width, state, steps });
     return known === undefined;
+  }
+
+  has(finding: Pick<ReportedFinding, 'code' | 'html' | 'selector'>): boolean {
+    return this.#findings.has(keyOf(finding));
   }
 
   /** Keeps a picture of what was found. */
@@ -107,15 +134,14 @@ export class Findings {
     const weights: readonly RuleSeverity[] = ['error', 'warning', 'advice'];
     const places = new Map(about.pages.map(({ url }, index) => [url, index]));
     const placeOf = ({ pages }: ReportedFinding) => places.get(pages[0] ?? '') ?? places.size;
-    const findings = [...this.#findings]
-      .map(([key, finding]) => this.#counted(key, finding))
-      .toSorted(
-        (one, other) =>
-          weights.indexOf(one.severity) - weights.indexOf(other.severity) ||
-          placeOf(one) - placeOf(other) ||
-          one.code.localeCompare(other.code) ||
-          one.width - other.width,
-      );
+    const all = [...this.#findings].map(([key, finding]) => this.#counted(key, finding));
+    const findings = underTheirCauses(all).toSorted(
+      (one, other) =>
+        weights.indexOf(one.severity) - weights.indexOf(other.severity) ||
+        placeOf(one) - placeOf(other) ||
+        one.code.localeCompare(other.code) ||
+        one.width - other.width,
+    );
     const count = (severity: RuleSeverity) => findings.filter((finding) => finding.severity === severity).length;
     return {
       tool: about.tool,

@@ -25,6 +25,8 @@ export interface AuditSettings {
   readonly hasPictures?: boolean;
   /** Called before each page. Once it returns true, the audit stops and reports what it has found. */
   readonly isStopped?: () => boolean;
+  /** Called before something is tried on a page, at a width. */
+  readonly onTrying?: ((name: string, width: number) => void) | undefined;
   readonly onProgress?: (done: number, known: number) => void;
 }
 

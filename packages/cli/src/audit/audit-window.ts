@@ -23,6 +23,8 @@ export interface Way {
   readonly script: string;
   /** How long a page may take to load, and to answer a question, in milliseconds. */
   readonly patience: number;
+  /** Addresses of the origin that have answered with a page, a script or a stylesheet. */
+  readonly resources: Set<string>;
 }
 
 export interface PageLoad {
@@ -76,6 +78,11 @@ export class AuditWindow {
     });
     await guard(context, way.origin);
     await context.addInitScript(way.script);
+    context.on('response', (response) => {
+      const kind = response.request().resourceType();
+      const isOwn = URL.canParse(response.url()) && new URL(response.url()).origin === way.origin;
+      if (isOwn && ['document', 'script', 'stylesheet'].includes(kind)) way.resources.add(response.url());
+    });
     return new AuditWindow(context, await context.newPage(), conditions, way.patience);
   }
 
@@ -84,7 +91,7 @@ export class AuditWindow {
   }
 
   /** Goes to an address, and waits until the page changes no more, or is one whose menus are known. */
-  async load(url: string, isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<PageLoad> {
+  async load(url: string, isKnown: ((fingerprints: readonly string[]) => boolean) | null = null): Promise<PageLoad> {
     this.#missing = new Set();
     this.#waiting.clear();
     // Else only what is behind the hash would change, and nothing be loaded.
@@ -105,11 +112,11 @@ export class AuditWindow {
    * Until nothing is asked for any more that a script may wait for, and the page changes no more: one whose menus are known
    * is watched for less long.
    */
-  async settle(isKnown: (fingerprints: readonly string[]) => boolean = () => false): Promise<void> {
+  async settle(isKnown: ((fingerprints: readonly string[]) => boolean) | null = null): Promise<void> {
     const end = Date.now() + mostSettling;
     do {
       while (this.#isAsking() && Date.now() < end) await this.page.waitForTimeout(20);
-      await this.call('settle', isKnown(await this.call('fingerprints')) ? 40 : 120);
+      await this.call('settle', isKnown?.(await this.call('fingerprints')) === true ? 40 : 120);
     } while (this.#isAsking() && Date.now() < end);
   }
 

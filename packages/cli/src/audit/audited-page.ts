@@ -4,6 +4,7 @@ import type { AuditWindow } from './audit-window.ts';
 import type { Findings } from './audit-report.ts';
 import { takePicture } from './picture.ts';
 import type { Probe } from './probe.ts';
+import { nameIn, PathTaken } from './path-taken.ts';
 
 /** What an act did to the page. */
 export interface ActionOutcome {
@@ -50,16 +51,39 @@ export interface AuditedPageOptions {
 /** What is asked of a page without doing anything to it. */
 const reading: ReadonlySet<keyof PageScript> = new Set([
   ...(['report', 'fingerprints', 'snapshot', 'boxesOf', 'placeOf', 'cutLabels', 'overlaps', 'sticksOut'] as const),
-  ...(['choices', 'contrastOf', 'coverOf', 'panelOf', 'isStillOpen', 'unreached', 'rest', 'settle'] as const),
+  ...(['choices', 'contrastOf', 'coverOf', 'panelOf', 'isStillOpen', 'unreached', 'rest', 'settle', 'isBusy'] as const),
+  ...(['pageState', 'findings', 'fontSizes', 'shownAddresses', 'isTurned', 'hasLateTimers', 'elementNamed'] as const),
+  ...([
+    'downListeners',
+    'madeControls',
+    'draggedStrip',
+    'compositesNow',
+    'keyListening',
+    'menuButtons',
+    'controlsShown',
+    'unseenStops',
+    'leftHidden',
+  ] as const),
 ]);
 
 /** A page that is open and being used, and where what is found on it goes. */
 export class AuditedPage {
   readonly options: AuditedPageOptions;
-  #isUsed = true;
+  readonly #path = new PathTaken();
+  /** Whether anything was done to it since it was loaded. */
+  #isUsed = false;
 
   constructor(options: AuditedPageOptions) {
     this.options = options;
+  }
+
+  /** For what leaves the page as it is, such as a picture of it. */
+  get untouched(): Page {
+    return this.options.window.page;
+  }
+
+  get size(): { readonly width: number; readonly height: number } {
+    return this.options.window.page.viewportSize() ?? this.options.window.conditions;
   }
 
   /** For whatever is done to the page: from then on it is not as it was loaded. */
@@ -70,6 +94,10 @@ export class AuditedPage {
 
   get report(): PageReport {
     return this.options.report;
+  }
+
+  get width(): number {
+    return this.options.window.conditions.width;
   }
 
   isWanted(...probes: readonly Probe[]): boolean {
@@ -86,18 +114,65 @@ export class AuditedPage {
 
   /** Loads it anew, where anything was done to it: what was tried before must not count. */
   async reload(): Promise<void> {
+    this.#path.clear();
     if (!this.#isUsed) return;
     await this.options.window.load(this.options.url);
-    await this.page.mouse.move(0, 0);
+    await this.options.window.page.mouse.move(0, 0);
     this.#isUsed = false;
   }
 
-  /** Tells of a finding, with a picture of how the page is now. */
-  async tell(probe: Probe, place: ElementReference, { state, message, isLikely = false }: Telling): Promise<void> {
+  async press(key: string): Promise<void> {
+    this.#path.add(`press ${key}`);
+    await this.page.keyboard.press(key);
+  }
+
+  /** Whether focus was taken. */
+  async focusOn({ selector, html }: ElementReference): Promise<boolean> {
+    const isTaken = await this.call('focusOn', selector);
+    if (isTaken) this.#path.add(`focus ${nameIn(html)}`);
+    return isTaken;
+  }
+
+  /** Presses with the mouse; false where it does not get there. */
+  async clickOn({ selector, html }: ElementReference): Promise<boolean> {
+    const point = await this.call('pointFor', selector);
+    if (!point) return false;
+    this.#path.add(`click ${nameIn(html)}`);
+    await this.page.mouse.click(...point);
+    return true;
+  }
+
+  /** Moves the mouse over an element; false where it is not to be seen. */
+  async pointAt({ selector, html }: ElementReference): Promise<boolean> {
+    const middle = await this.call('middleOf', selector);
+    if (!middle) return false;
+    this.#path.add(`point at ${nameIn(html)}`);
+    await this.page.mouse.move(...middle, { steps: 4 });
+    return true;
+  }
+
+  async resize(width: number, height: number): Promise<void> {
+    this.#path.add(`make the window ${width} px wide and ${height} px high`);
+    await this.page.setViewportSize({ width, height });
+    await this.call('rest');
+  }
+
+  /** Takes note of something else that was done, in words that a reader can follow. */
+  note(step: string): void {
+    this.#path.add(step);
+  }
+
+  /** Reports a finding, with the path that shows it and a picture of how the page is now. */
+  async tell(
+    probe: Probe,
+    place: ElementReference,
+    { state, message, isLikely = false, steps: known }: Telling,
+  ): Promise<void> {
     const { findings, url, window, hasPictures } = this.options;
     if (!this.isWanted(probe)) return;
     const finding = toFinding(probe, place, message, isLikely ? 'likely' : probe.certainty);
-    const isFirst = findings.add(finding, { page: url, width: window.conditions.width, state });
+    const steps = state.startsWith('rest') ? [] : (known ?? this.#path.steps());
+    const isFirst = findings.add(finding, { page: url, width: window.conditions.width, state, steps });
     if (isFirst && hasPictures) findings.illustrate(finding, await takePicture(window.page, place.selector));
   }
 
@@ -109,34 +184,20 @@ export class AuditedPage {
   async whatHappens(selector: string, act: () => Promise<unknown>): Promise<ActionOutcome | null> {
     let before: PageSnapshot | null = null;
     try {
-      await this.call('watch');
-      await this.call('remember');
-      before = await this.call('snapshot', selector);
-      await act();
-      await this.call('rest');
-      let happening = await this.#compare(selector, before);
-      if (!happening.changed) {
-        // A script may wait a while before it does something, as those do that wait for a second press.
-        await this.page.waitForTimeout(600);
-        await this.call('rest');
-        happening = await this.#compare(selector, before);
-      }
-      return happening;
+      before = await this.call('before', selector);
+      if ((await act()) === false) return null;
+      return this.#compare(before, await this.call('after', selector));
     } catch (error) {
       const isLeaving =
         error instanceof Error && /navigat|context was destroyed|frame was detached/iu.test(error.message);
       if (!isLeaving || !before) return null;
       await this.page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
-      return { left: true, changed: true, acted: true, shown: [], beside: [], before, after: before };
+      return leaving(before);
     }
   }
 
-  async #compare(selector: string, before: PageSnapshot): Promise<ActionOutcome> {
-    const isSame = await this.call('isRemembered');
-    const after = await this.call('snapshot', selector);
-    if (!isSame || !isSamePage(new URL(after.url), new URL(before.url))) {
-      return { left: true, changed: true, acted: true, shown: [], beside: [], before, after };
-    }
+  #compare(before: PageSnapshot, after: PageSnapshot | null): ActionOutcome {
+    if (!after || !isSamePage(new URL(after.url), new URL(before.url))) return leaving(before, after ?? before);
     const known = new Set(before.drawn);
     const shown = after.drawn.filter((number) => !known.has(number));
     const isAsBefore = before.drawn.length === after.drawn.length && shown.length === 0;
@@ -148,10 +209,16 @@ export class AuditedPage {
   }
 }
 
+function leaving(before: PageSnapshot, after = before): ActionOutcome {
+  return { left: true, changed: true, acted: true, shown: [], beside: [], before, after };
+}
+
 export interface Telling {
   readonly state: string;
   /** What is so here, after what is wrong in general. */
   readonly message?: string;
+  /** The shortest way to it, where that is not all that was done. */
+  readonly steps?: readonly string[];
   /** Whether it is so only in the likely reading of the page here. */
   readonly isLikely?: boolean;
 }

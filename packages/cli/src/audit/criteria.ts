@@ -90,6 +90,11 @@ export function criteriaPage(): string {
   return ['| criterion | sure | likely | cannot tell |', '| --- | --- | --- | --- |', ...rows].join('\n');
 }
 
+/** What a criterion is called; empty for one that is not of navigation. */
+export function criterionName(id: string): string {
+  return criteria.find((criterion) => criterion.id === id)?.name ?? '';
+}
+
 /** Criteria that a rule names and this list does not. */
 export function unknownCriteria(): readonly string[] {
   const known = new Set(criteria.map(({ id }) => id));

@@ -3,6 +3,7 @@ import { readJson } from '../input/json-document.ts';
 import { readText } from '../input/read-file.ts';
 import { printable } from '../printable.ts';
 import { Findings, type AuditReport } from './audit-report.ts';
+import { flattened } from './causes.ts';
 import { deliver, setExitCode, type AuditCommandOptions } from './make-audit.ts';
 import { writeReport } from './reports/write-report.ts';
 
@@ -11,18 +12,26 @@ export function mergeReports(
   files: readonly string[],
   options: Pick<AuditCommandOptions, 'format' | 'failOn' | 'out' | 'force'>,
 ): void {
-  const report = merged(files.map(readReport));
-  deliver(writeReport(report, options.format), options);
+  const { report, findings: pictures } = mergedWithPictures(files.map(readReport));
+  deliver(writeReport(report, options.format, pictures), options);
   setExitCode(report, options.failOn);
 }
 
 /** What several found together; what more than one found is told once. */
 export function merged(reports: readonly AuditReport[]): AuditReport {
+  return mergedWithPictures(reports).report;
+}
+
+function mergedWithPictures(reports: readonly AuditReport[]): {
+  readonly report: AuditReport;
+  readonly findings: Findings;
+} {
   const findings = new Findings();
   for (const report of reports) {
-    for (const finding of report.findings) {
-      const { width, state } = finding;
-      for (const page of finding.pages) findings.add(finding, { page, width, state });
+    for (const finding of flattened(report.findings)) {
+      const { width, state, steps = [] } = finding;
+      for (const page of finding.pages) findings.add(finding, { page, width, state, steps });
+      if (finding.picture) findings.illustrate(finding, finding.picture);
     }
     for (const { rule, pages, reason } of report.notChecked) {
       for (const page of pages) findings.leaveOut(rule, page, reason);
@@ -31,10 +40,10 @@ export function merged(reports: readonly AuditReport[]): AuditReport {
   const pages = new Map(reports.flatMap((report) => report.pages.map((page) => [page.url, page] as const)));
   const [first] = reports;
   const tool = first?.tool ?? { name: 'fair-trail', version: '' };
-  return findings.report({ tool, target: first?.target ?? '', pages: [...pages.values()] });
+  return { report: findings.report({ tool, target: first?.target ?? '', pages: [...pages.values()] }), findings };
 }
 
-function readReport(file: string): AuditReport {
+export function readReport(file: string): AuditReport {
   const shown = printable(file);
   const { value } = readJson(readText(file), shown);
   if (isReport(value)) return value;

@@ -5,13 +5,28 @@ const ofLooks = [
   ...['small-target', 'low-contrast', 'mark-by-color-only', 'mark-only-seen', 'focus-on-unseen', 'focus-covered'],
   ...['focus-not-shown', 'focus-hard-to-see', 'order-of-focus', 'menu-beside-window', 'labels-overlap', 'label-cut'],
   ...['spaced-text-breaks', 'large-text-breaks', 'bar-takes-window', 'state-low-contrast', 'panel-out-of-window'],
+  ...['icon-low-contrast', 'mark-low-contrast', 'field-low-contrast', 'low-contrast-on-picture', 'text-not-scaled'],
+  ...['seen-not-exposed', 'exposed-not-seen', 'menu-lost-by-resizing', 'state-after-resizing', 'orientation-locked'],
   ...['overlay-leaves-page', 'hover-only', 'narrow-menu-lacks', 'toggle-says-closed', 'toggle-state-wrong'],
 ];
+/** What is tried of what scripts make. */
+const byScripts: ReadonlySet<string> = new Set([
+  ...[
+    'toggles',
+    'toggles by keyboard and by touch',
+    'resizing',
+    'pointer',
+    'hover',
+    'tabs',
+    'keys of roles',
+    'letters',
+  ],
+  ...['lists of choices', 'what moves by itself', 'page change'],
+]);
+
 /** The same for scripts. */
 const ofScripts = [
-  ...attempts
-    .filter(({ name }) => ['toggles', 'tabs', 'page change', 'hover'].includes(name))
-    .flatMap(({ probes }) => probes.map(({ id }) => id)),
+  ...attempts.filter(({ name }) => byScripts.has(name)).flatMap(({ probes }) => probes.map(({ id }) => id)),
   ...[
     'placeholder-link',
     'dead-fragment',

@@ -7,6 +7,7 @@ import { Findings, type AuditReport } from './audit-report.ts';
 import { openGate } from '../browser/gate.ts';
 import { reasonOf } from '../printable.ts';
 import { addressOf, KnownPages } from './known-pages.ts';
+import { Layouts } from './layouts.ts';
 import { LinkCheck } from './link-check.ts';
 import { deadLinks, strayPages } from './site-wide-findings.ts';
 import type { Probe } from './probe.ts';
@@ -22,11 +23,15 @@ export async function runAudit(browser: Browser, settings: AuditSettings): Promi
   return (await runIllustratedAudit(browser, settings)).report;
 }
 
-/** The same with the pictures that were taken. */
-export async function runIllustratedAudit(
-  browser: Browser,
-  settings: AuditSettings,
-): Promise<{ readonly report: AuditReport; readonly findings: Findings }> {
+/** A report, with the pictures that were taken, and what the site has answered for: pages, scripts and stylesheets. */
+export interface IllustratedAudit {
+  readonly report: AuditReport;
+  readonly findings: Findings;
+  readonly resources: ReadonlySet<string>;
+}
+
+/** The same with what else is known once it has ended. */
+export async function runIllustratedAudit(browser: Browser, settings: AuditSettings): Promise<IllustratedAudit> {
   return new Audit(browser, settings).run();
 }
 
@@ -41,32 +46,39 @@ class Audit {
   readonly #comparison = new Comparison();
   readonly #known: KnownPages;
   readonly #pages: { url: string; title: string }[] = [];
+  /** Addresses that are known from frames. */
+  readonly #frames = new Set<string>();
   #visited = 0;
   /** How many titles stayed as they were. */
   #keptTitles = 0;
   readonly #tried = new Tried();
   readonly #windows = new Map<number, AuditWindow>();
+  readonly #layouts: Layouts;
+  /** Further windows of each width, by number. */
+  readonly #lanes = new Map<string, Promise<AuditWindow>>();
   #links: LinkCheck | null = null;
-  #way: Way = { origin: '', proxy: '', script: '', patience: 0 };
+  #way: Way = { origin: '', proxy: '', script: '', patience: 0, resources: new Set() };
 
   constructor(browser: Browser, settings: AuditSettings) {
     this.#browser = browser;
     this.#settings = settings;
     this.#widths = settings.widths;
     this.#known = new KnownPages(settings.start);
+    this.#layouts = new Layouts(settings.widths);
   }
 
-  async run(): Promise<{ readonly report: AuditReport; readonly findings: Findings }> {
+  async run(): Promise<IllustratedAudit> {
     const { pages, isStopped = () => false, onProgress, tool, target } = this.#settings;
     const { origin } = this.#known;
     const gate = await openGate(origin);
     const script = readFileSync(new URL('../../dist/audit-page/audit.js', import.meta.url), 'utf8');
-    const heard = readFileSync(new URL('../../dist/audit-page/heard.js', import.meta.url), 'utf8');
+    const early = readFileSync(new URL('../../dist/audit-page/early.js', import.meta.url), 'utf8');
     this.#way = {
       origin,
       proxy: gate.server,
-      script: `${heard}\n${script}`,
+      script: `${early}\n${script}`,
       patience: this.#settings.patience ?? 15_000,
+      resources: new Set(),
     };
     this.#links = new LinkCheck(this.#browser, this.#way);
     try {
@@ -79,7 +91,8 @@ class Audit {
       }
       if (!isStopped()) await this.#lookBack();
     } finally {
-      await Promise.all([...this.#windows.values()].map((window) => window.close()));
+      const windows = [...this.#windows.values(), ...(await Promise.all(this.#lanes.values()))];
+      await Promise.all(windows.map((window) => window.close()));
       gate.close();
     }
     const { left } = this.#known;
@@ -88,7 +101,7 @@ class Audit {
       this.#findings.leaveOut('*', target, `${left} more ${left === 1 ? 'page is' : 'pages are'} linked. ${why}`);
     }
     const report = this.#findings.report({ tool, target, pages: this.#pages });
-    return { report, findings: this.#findings };
+    return { report, findings: this.#findings, resources: this.#way.resources };
   }
 
   #giveUp(url: string, error: unknown): void {
@@ -108,6 +121,15 @@ class Audit {
   }
 
   async #atOneWidth(url: string, width: number, isFirst: boolean, isOwn: boolean): Promise<void> {
+    try {
+      await this.#inWindowAt(url, width, isFirst, isOwn);
+    } finally {
+      // Whoever waits for the layout at this width waits no longer.
+      this.#layouts.note(url, width, null);
+    }
+  }
+
+  async #inWindowAt(url: string, width: number, isFirst: boolean, isOwn: boolean): Promise<void> {
     const window = await this.#windowAt(width);
     try {
       await this.#atWidth(window, url, isFirst, isOwn);
@@ -148,7 +170,8 @@ class Audit {
     // A redirect to a page that is known, or that will be, shows nothing new.
     if (arrived !== url && this.#pages.some((page) => page.url === arrived)) return;
     this.#known.add(arrived);
-    await this.#waitForTitle(window, arrived);
+    const isFrame = this.#frames.has(url);
+    if (!isFrame) await this.#waitForTitle(window, arrived);
     const report = await window.call('report', {});
     // A menu may be there at some widths alone.
     for (const link of report.menus.flatMap(({ links }) => links)) {
@@ -156,9 +179,22 @@ class Audit {
       if (address !== null) this.#links?.add(address, url, link);
     }
     if (isFirst) for (const link of report.others) this.#known.follow(link);
+    if (isFirst) this.#followFrames(window, arrived);
     if (!isOwn) return;
     if (isFirst) this.#pages.push({ url, title: report.title });
-    await usePage({ shared: this.#shared(), window, url, report, loaded });
+    await usePage({ shared: this.#shared(), window, url, report, loaded, isFrame });
+  }
+
+  /** What is in a frame of the same origin is opened by itself, as a page without what pages alone have. */
+  #followFrames(window: AuditWindow, page: string): void {
+    for (const frame of window.page.frames()) {
+      const url = frame.url();
+      if (frame === window.page.mainFrame() || !URL.canParse(url) || new URL(url).origin !== this.#known.origin)
+        continue;
+      const address = this.#known.follow({ href: url, label: '' });
+      if (address !== null && address !== page && !this.#pages.some((one) => one.url === address))
+        this.#frames.add(address);
+    }
   }
 
   /**
@@ -193,7 +229,20 @@ class Audit {
       findings: this.#findings,
       comparison: this.#comparison,
       tried: this.#tried,
+      layouts: this.#layouts,
+      laneAt: (window, index) => this.#laneAt(window, index),
+      onTrying: this.#settings.onTrying,
     };
+  }
+
+  async #laneAt({ conditions }: AuditWindow, index: number): Promise<AuditWindow> {
+    const name = `${conditions.width} ${index}`;
+    const known = await this.#lanes.get(name);
+    if (known && !known.isLost) return known;
+    await known?.close();
+    const opened = AuditWindow.open(this.#browser, this.#way, conditions);
+    this.#lanes.set(name, opened);
+    return opened;
   }
 
   /** What is known only when all pages have been seen. */
@@ -201,6 +250,12 @@ class Audit {
     const { site, target, isStopped = () => false } = this.#settings;
     const [narrow, wide] = [Math.min(...this.#widths), Math.max(...this.#widths)];
     for (const difference of this.#comparison.lacking(narrow, wide)) this.#add(narrowMenuLacks, difference);
+    for (const difference of this.#comparison.drifted()) this.#add(difference.probe, difference);
+    if (this.#known.left === 0) {
+      for (const difference of this.#comparison.hardToFind(addressOf(new URL(this.#settings.start)))) {
+        this.#add(difference.probe, difference);
+      }
+    }
     if (!this.#links) return;
     const width = this.#widths[0] ?? 0;
     const seen = { links: this.#links, known: this.#known, findings: this.#findings, target, width, isStopped };
@@ -211,6 +266,6 @@ class Audit {
 
   #add(probe: Probe, { page, width, place, message }: Omit<Difference, 'probe'>): void {
     if (!isWanted(this.#settings, probe.id)) return;
-    this.#findings.add(toFinding(probe, place, message), { page, width, state: 'rest' });
+    this.#findings.add(toFinding(probe, place, message), { page, width, state: 'rest', steps: [] });
   }
 }

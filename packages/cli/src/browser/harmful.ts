@@ -9,6 +9,14 @@ export function isHarmful(url: URL, label = ''): boolean {
   return isHarmfulLabel(label) || words.test(decodeSegment(url.pathname + url.search).replaceAll(/[/?=&.]/gu, ' '));
 }
 
+/** Words of buttons that make another visitor of the one who presses: the menus after that are those of somebody else. */
+const visitorWords =
+  /(?:^|[^\p{Letter}])(?:sign[\s_-]?in|log[\s_-]?in|sign[\s_-]?up|anmelden|einloggen|connexion|se connecter|iniciar sesión)(?:$|[^\p{Letter}])/iu;
+
+export function changesVisitor(label: string): boolean {
+  return visitorWords.test(label);
+}
+
 /** Whether what is called so looks as if pressing it did something. */
 export function isHarmfulLabel(label: string): boolean {
   return words.test(label);

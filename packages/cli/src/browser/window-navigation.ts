@@ -36,7 +36,8 @@ export class WindowNavigation {
       try {
         return await this.#page.goto(url, { timeout: patience, waitUntil: 'load' });
       } catch (error) {
-        const isInterrupted = error instanceof Error && error.message.includes('interrupted by another navigation');
+        const isInterrupted =
+          error instanceof Error && /interrupted by another navigation|net::ERR_ABORTED/u.test(error.message);
         if (!isInterrupted || attempt === 3) throw error;
         await this.untilArrived(patience);
         await this.#page.waitForLoadState('load').catch(() => undefined);

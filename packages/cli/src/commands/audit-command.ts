@@ -21,15 +21,21 @@ export function addAuditCommand(program: Command, version: string): void {
     .option('--widths <A,B>', 'the widths of the window, in CSS pixels', readWidths, [320, 768, 1280])
     .option('--only <A,B>', 'try these rules alone', readNames)
     .option('--skip <A,B>', 'leave these rules out', readNames)
+    .option(
+      '--baseline <FILE>',
+      'an earlier report, written with --format json: only what is new is reported, and fails',
+    )
     .addOption(failOnOption())
     .option('--site <SITE FILE>', 'also hold the pages against this site file')
     .option('--base <PATH>', 'the path that the site of --site is published under; default: /')
     .addOption(new Option('--scheme <SCHEME>', 'the colors that the reader has asked for').choices(['light', 'dark']))
     .option('--shard <I/N>', 'this machine’s part of the pages, such as 1/4; put together with: audit merge', readShard)
     .addOption(formatOption())
+    .option('--pictures', 'also put pictures into a JSON report, for: audit merge --format html')
     .option('--out <FILE>', 'write it there; without it, it is printed')
     .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
     .option('--force', 'replace a file that is there already')
+    .option('--watch', 'audit again whenever the site changes, and report what is new and what is gone')
     .action(async (target: string, options: AuditCommandOptions) => {
       // A browser's driver takes longer to load than most commands take in all.
       const { makeAudit } = await import('../audit/make-audit.ts');

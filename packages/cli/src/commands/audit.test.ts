@@ -13,7 +13,7 @@ import { isHarmful } from '../browser/harmful.ts';
 import { merged } from '../audit/merge-reports.ts';
 import { changingPage } from '../audit/probes/page-change.ts';
 import { siteProbes } from '../audit/probes/site-map.ts';
-import { toggles } from '../audit/probes/toggles.ts';
+import { toggles, togglesOtherwise } from '../audit/probes/toggles.ts';
 import type { AuditSettings } from '../audit/audit-settings.ts';
 import { runAudit } from '../audit/run-audit.ts';
 import { openBrowser } from '../browser/open-browser.ts';
@@ -111,7 +111,9 @@ describe('a toggle', () => {
     ],
   ])('%s', async (_, body, rules) => {
     const site = { '/': document(body), '/hides': document(''), '/more': document('') };
-    expect(rulesIn(await auditOf(site, { only: toggles.probes.map(({ id }) => id) }))).toEqual(rules);
+    expect(
+      rulesIn(await auditOf(site, { only: [...toggles.probes, ...togglesOtherwise.probes].map(({ id }) => id) })),
+    ).toEqual(rules);
   });
 });
 

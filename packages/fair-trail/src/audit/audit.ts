@@ -1,9 +1,10 @@
-import { deepElements, linksIn, mostLinks } from './deep-elements.ts';
-import { holds, navigationsOf } from './navigations.ts';
-import { inOneReading } from './one-reading.ts';
+import { isNearNavigation } from '../reading/near.ts';
+import { deepElements, linksIn, mostLinks } from '../reading/deep-elements.ts';
+import { holds, navigationsOf } from '../reading/navigations.ts';
+import { inOneReading } from '../reading/one-reading.ts';
 import { toFinding, type AuditFinding, type NotChecked, type PageContext, type Rule } from './rule.ts';
 import { rules } from './rules/all-rules.ts';
-import { selectorOf, tagOf } from './selector.ts';
+import { selectorOf, tagOf } from '../reading/selector.ts';
 
 /**
  * Which rules an audit tries, and where the page is.
@@ -29,6 +30,12 @@ const controls =
   'button, summary, input[type="button"], input[type="submit"], input[type="image"], [role="button"], [role="tab"], ' +
   '[role^="menuitem"], [role="switch"], [role="link"]';
 
+const fields =
+  'input:not([type]), input[type="text"], input[type="search"], input[type="email"], input[type="tel"], input[type="url"]';
+
+/** More of one page are not read. */
+const mostFields = 50;
+
 /** More places of one rule on one page are told as a number. */
 const mostPlaces = 50;
 
@@ -52,6 +59,7 @@ function auditWith(chosen: readonly Rule[], document: Document, url: string): Au
     one.compareDocumentPosition(other) & 4 ? -1 : 1,
   );
   const isWithin = (element: Element) => navigations.some((navigation) => holds(navigation, element));
+  const isNear = (element: Element) => isNearNavigation(element, navigations);
   const allLinks = deepElements(document, 'a[href]');
   const allControls = deepElements(document, controls);
   const page: PageContext = {
@@ -59,9 +67,9 @@ function auditWith(chosen: readonly Rule[], document: Document, url: string): Au
     url: new URL(url),
     navigations,
     links: linksIn(document).filter(isWithin),
-    controls: allControls
-      .slice(0, mostLinks)
-      .filter((control) => isWithin(control) || control.closest('header, [role="banner"]') !== null),
+    controls: allControls.slice(0, mostLinks).filter(isNear),
+    fields: (deepElements(document, fields) as readonly HTMLInputElement[]).slice(0, mostFields).filter(isNear),
+    isNear,
   };
   const findings: AuditFinding[] = [];
   const notChecked: NotChecked[] = [];
@@ -78,7 +86,7 @@ function auditWith(chosen: readonly Rule[], document: Document, url: string): Au
       if (faults.length > mostPlaces) {
         notChecked.push({
           rule: rule.id,
-          reason: `It is so in more than ${mostPlaces} places; the others are not told.`,
+          reason: `It is so in more than ${mostPlaces} places; the others are not reported.`,
         });
       }
     } catch (error) {

@@ -1,4 +1,5 @@
 import { hides, list, main, tides, today, type Twins } from './corpus-parts.samples.ts';
+import { pageTwins, styledTwins } from './styled-corpus.samples.ts';
 import { moreTwins } from './more-corpus.samples.ts';
 
 export const corpus: readonly Twins[] = [
@@ -151,5 +152,7 @@ export const corpus: readonly Twins[] = [
     broken: `<div><nav>${list(today, hides)}</nav></div><div>Four hides look over the marsh.</div>`,
     sound: `<a href="#text">Skip</a><div><nav>${list(today, hides)}</nav></div><div id="text">Four hides look over the marsh.</div>`,
   },
+  ...styledTwins,
+  ...pageTwins,
   ...moreTwins,
 ];

@@ -44,6 +44,10 @@ export interface PageContext {
   /** Every link with an address in them, and every other control. */
   readonly links: readonly HTMLAnchorElement[];
   readonly controls: readonly HTMLElement[];
+  /** The fields to write in that stand in a menu or in the header, such as one to search with. */
+  readonly fields: readonly HTMLInputElement[];
+  /** Whether an element stands in a menu, or in the header of the page. */
+  readonly isNear: (element: Element) => boolean;
 }
 
 /** A rule that is broken in a place. Its `code` is the id of the rule. */

@@ -1,5 +1,5 @@
 import { NavigationFailure } from './failures.ts';
-import type { ItemReading, MenuReading, PageReading } from './page/reading.ts';
+import type { ItemReading, MenuReading, PageReading } from '../reading/page-reading.ts';
 import { quoted, treeOf, treesOf } from './tree.ts';
 
 /** A name as it is to be found: the text, or a pattern of it. */

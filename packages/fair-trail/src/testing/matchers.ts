@@ -3,7 +3,7 @@ import type {} from 'vitest';
 import { everyItem, isMeant, told, type Name } from './find.ts';
 import { marksOf, type MarkReading, type Menu } from './menu.ts';
 import type { Navigation, PageLocation } from './navigation.ts';
-import type { MenuReading } from './page/reading.ts';
+import type { MenuReading } from '../reading/page-reading.ts';
 import { quoted, treeOf } from './tree.ts';
 import { waitUntil } from './waiting.ts';
 

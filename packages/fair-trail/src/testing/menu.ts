@@ -1,6 +1,6 @@
 import { NavigationFailure } from './failures.ts';
 import { everyItem, findItem, type Name } from './find.ts';
-import type { ControlReading, ItemReading, MenuReading, PageReading } from './page/reading.ts';
+import type { ControlReading, ItemReading, MenuReading, PageReading } from '../reading/page-reading.ts';
 import { quoted, treeOf } from './tree.ts';
 import type { Use } from './use.ts';
 import { waitUntil } from './waiting.ts';

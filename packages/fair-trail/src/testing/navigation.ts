@@ -2,7 +2,7 @@ import { NavigationFailure } from './failures.ts';
 import { bestMatches, findMenu, told, type MenuChoice, type Name } from './find.ts';
 import type { Ability, Host, Input, WindowSize } from './host.ts';
 import { Menu } from './menu.ts';
-import type { FoundReading, PageReading } from './page/reading.ts';
+import type { FoundReading, PageReading } from '../reading/page-reading.ts';
 import { Tablist } from './tablist.ts';
 import { quoted, treesOf } from './tree.ts';
 import { Use, type NavigationOptions } from './use.ts';

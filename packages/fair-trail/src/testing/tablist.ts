@@ -1,6 +1,6 @@
 import { NavigationFailure } from './failures.ts';
 import { bestMatches, told, type Name } from './find.ts';
-import type { PageReading, TablistReading, TabReading } from './page/reading.ts';
+import type { PageReading, TablistReading, TabReading } from '../reading/page-reading.ts';
 import { quoted } from './tree.ts';
 import type { Use } from './use.ts';
 

@@ -1,4 +1,4 @@
-import type { ItemReading, MenuReading, PageReading } from './page/reading.ts';
+import type { ItemReading, MenuReading, PageReading } from '../reading/page-reading.ts';
 
 /** More items of one list are counted, and not written out. */
 const mostItems = 12;

@@ -1,6 +1,6 @@
 import { NavigationFailure, NotJudged, type FailureCode } from './failures.ts';
 import type { Ability, Host, Input } from './host.ts';
-import type { LinkReading, PageReading } from './page/reading.ts';
+import type { LinkReading, PageReading } from '../reading/page-reading.ts';
 import { quoted } from './tree.ts';
 import { waitUntil } from './waiting.ts';
 

@@ -4,7 +4,7 @@ import type { AuditedPage } from '../audited-page.ts';
 
 export const choiceLeaves: Probe = {
   id: 'choice-leaves',
-  title: 'The page is left as soon as something else is chosen in a list.',
+  title: 'The page is left as soon as something else is chosen, ticked or written.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.2.2'],
@@ -14,19 +14,76 @@ export const choiceLeaves: Probe = {
   standard: 'WCAG 2.2, 3.2.2 On Input, failure F37',
 };
 
+export const focusLostOnTyping: Probe = {
+  id: 'focus-lost-on-typing',
+  title: 'A field loses focus while something is written in it.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['3.2.2'],
+  hurts: 'Everybody who writes, and most of all people who use a screen reader: each letter throws them out.',
+  remedy: 'Change what is around the field, and leave the field itself in place.',
+  standard: 'WCAG 2.2, 3.2.2 On Input; 2.4.3 Focus Order',
+};
+
+export const resultsUntold: Probe = {
+  id: 'results-untold',
+  title: 'What is written in a field changes which links are shown, and nothing announces it.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['4.1.3'],
+  hurts: 'People who use a screen reader write, and do not learn that anything was found.',
+  remedy: 'Say how many were found in a live region: "5 pages match".',
+  standard: 'WCAG 2.2, 4.1.3 Status Messages, technique ARIA22',
+};
+
+/** Letters that most menus have an item with, and one that few have. */
+const written = 'ti';
+
 async function attempt(used: AuditedPage): Promise<void> {
+  await tryFields(used);
   await used.reload();
   for (const choice of await used.call('choices')) {
     if (!used.options.isNew(`choice ${choice.html}`)) continue;
     await used.reload();
     const happening = await used.whatHappens(choice.selector, async () => {
-      await used.call('focusOn', choice.selector);
-      await used.page.keyboard.press('ArrowDown');
+      await used.focusOn(choice);
+      await used.press(/type="(?:checkbox|radio)"/u.test(choice.html) ? 'Space' : 'ArrowDown');
     });
     if (!happening?.left) continue;
-    await used.reload();
     await used.tell(choiceLeaves, choice, { state: 'changed' });
   }
 }
 
-export const choosing: Attempt = { name: 'lists of choices', probes: [choiceLeaves], attempt };
+/** Writes into each field of the menus, letter by letter. */
+async function tryFields(used: AuditedPage): Promise<void> {
+  if (!used.isWanted(focusLostOnTyping, resultsUntold, choiceLeaves)) return;
+  for (const field of used.report.fields.filter(({ html }) =>
+    /^<input(?![^>]*type="(?:checkbox|radio|submit)")/iu.test(html),
+  )) {
+    if (!used.options.isNew(`field ${field.key} ${field.html}`)) continue;
+    await used.reload();
+    const happening = await used.whatHappens(field.selector, async () => {
+      if (!(await used.focusOn(field))) return false;
+      for (const letter of written) await used.press(letter);
+      return true;
+    });
+    if (!happening) continue;
+    if (happening.left) {
+      await used.tell(choiceLeaves, field, { state: 'written in' });
+      continue;
+    }
+    if ((await used.call('focused')) === null) await used.tell(focusLostOnTyping, field, { state: 'written in' });
+    const { before, after } = happening;
+    const isOther = before.drawn.length !== after.drawn.length || happening.shown.length > 0;
+    if (isOther && !after.announced && !(await used.call('announcesByRole', field.selector))) {
+      await used.tell(resultsUntold, field, { state: 'written in' });
+    }
+  }
+}
+
+export const choosing: Attempt = {
+  isPossible: ({ report }) => report.counts.choices > 0 || report.fields.length > 0,
+  name: 'lists of choices',
+  probes: [choiceLeaves, focusLostOnTyping, resultsUntold],
+  attempt,
+};

@@ -119,7 +119,7 @@ async function tellBeside(
   out: readonly { readonly selector: string; readonly html: string; readonly how: string }[],
   state: string,
 ): Promise<void> {
-  const width = used.page.viewportSize()?.width ?? 0;
+  const { width } = used.size;
   for (const link of out.slice(0, mostTold)) {
     const isLost = link.how === 'lost';
     // What WCAG asks of the width of 320 CSS pixels holds wider windows too; a page that scrolls there is a nuisance.
@@ -162,8 +162,8 @@ async function tellLarge(used: AuditedPage, known: ReadonlySet<string>): Promise
 
 /** A window of 1280 by 1024 pixels that is enlarged four times. */
 async function tellLowWindow(used: AuditedPage): Promise<void> {
-  const size = used.page.viewportSize();
-  if (!size || !used.isWanted(barTakesWindow)) return;
+  const { size } = used;
+  if (!used.isWanted(barTakesWindow)) return;
   await used.page.setViewportSize({ width: 320, height: 256 });
   try {
     await used.reload();
@@ -180,9 +180,10 @@ async function tellLowWindow(used: AuditedPage): Promise<void> {
   }
 }
 
-export const fitting: Attempt = { name: 'fit', probes: all, attempt };
+export const fitting: Attempt = { isPossible: () => true, name: 'fit', probes: all, attempt };
 
 export const moving: Attempt = {
+  isPossible: ({ report }) => report.toggles.length > 0,
   name: 'motion',
   probes: [motionGoesOn],
   attempt: async (used) => {

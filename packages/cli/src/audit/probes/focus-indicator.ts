@@ -48,6 +48,7 @@ export async function lookAtIndicators(used: AuditedPage, stops: readonly FocusS
       !stop.isInMenu ||
       !stop.seen ||
       stop.isFrame ||
+      stop.isArea ||
       known.has(stop.kind) ||
       !used.options.isNew(`sign ${stop.kind}`)
     )
@@ -68,11 +69,11 @@ export async function lookAtIndicators(used: AuditedPage, stops: readonly FocusS
 async function lookAt(used: AuditedPage, stop: FocusStep, previous: FocusStep | undefined): Promise<void> {
   const { page } = used;
   // By a key, since a sign may be drawn for those alone who use one.
-  if (previous && (await used.call('focusOn', previous.selector))) await page.keyboard.press('Tab');
+  if (previous && (await used.focusOn(previous))) await used.press('Tab');
   else {
     await used.call('leaveFocus');
     await used.reload();
-    await page.keyboard.press('Tab');
+    await used.press('Tab');
   }
   const now = await used.call('focused');
   if (now?.selector !== stop.selector) return;

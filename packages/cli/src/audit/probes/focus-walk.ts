@@ -2,7 +2,7 @@ import type { FocusStep } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage } from '../audited-page.ts';
+import type { AuditedPage, ElementReference, Telling } from '../audited-page.ts';
 import { lookAtIndicators } from './focus-indicator.ts';
 
 export const focusOnUnseen: Probe = {
@@ -93,7 +93,7 @@ async function walk(used: AuditedPage, key: 'Tab' | 'Shift+Tab', most: number): 
   const known = new Set<number>();
   let inFrame = 0;
   while (stops.length < most) {
-    await used.page.keyboard.press(key);
+    await used.press(key);
     let stop = await used.call('focused');
     if (!stop) return { stops, isWhole: true, loop: null };
     if (stop.isFrame && known.has(stop.number) && inFrame < mostInFrame) {
@@ -107,7 +107,6 @@ async function walk(used: AuditedPage, key: 'Tab' | 'Shift+Tab', most: number): 
     if (!stop.seen || stop.cover !== null) {
       // What comes into sight because it has focus may take a moment.
       await used.call('rest');
-      await used.page.waitForTimeout(150);
       stop = (await used.call('focused')) ?? stop;
     }
     known.add(stop.number);
@@ -118,8 +117,7 @@ async function walk(used: AuditedPage, key: 'Tab' | 'Shift+Tab', most: number): 
 
 async function attempt(used: AuditedPage): Promise<void> {
   await used.reload();
-  await used.page.mouse.move(0, 0);
-  const address = used.page.url();
+  const address = used.untouched.url();
   let forth: Walk;
   try {
     forth = await walk(used, 'Tab', mostStops);
@@ -133,9 +131,10 @@ async function attempt(used: AuditedPage): Promise<void> {
     await tellOfLeaving(used, address);
     return;
   }
-  for (const stop of forth.stops) {
-    if (!stop.seen) await used.tell(focusOnUnseen, stop, { state: 'focus' });
-    else if (stop.cover !== null) await tellCover(used, stop, 'focus');
+  for (const [index, stop] of forth.stops.entries()) {
+    const steps = [index === 0 ? 'press Tab' : `press Tab ${index + 1} times`];
+    if (!stop.seen) await used.tell(focusOnUnseen, stop, { state: 'focus', steps });
+    else if (stop.cover !== null) await tellCover(used, stop, { state: 'focus', steps });
   }
   await tellOrder(used, forth.stops);
   if (forth.loop) await tellTrap(used, forth.loop, 'Tab');
@@ -155,22 +154,24 @@ async function goBack(used: AuditedPage, forth: Walk): Promise<void> {
   const told = new Set(forth.stops.filter(({ seen, cover }) => !seen || cover !== null).map(({ number }) => number));
   const back = await walk(used, 'Shift+Tab', mostStops);
   for (const stop of back.stops) {
-    if (stop.seen && stop.cover !== null && !told.has(stop.number)) await tellCover(used, stop, 'focus, going back');
+    if (stop.seen && stop.cover !== null && !told.has(stop.number)) {
+      await tellCover(used, stop, { state: 'focus, going back' });
+    }
   }
   if (back.loop) await tellTrap(used, back.loop, 'Shift+Tab');
 }
 
-async function tellCover(used: AuditedPage, stop: FocusStep, state: string): Promise<void> {
-  await used.call('focusOn', stop.selector);
-  await used.tell(focusCovered, stop, { state, message: `It is behind “${stop.cover ?? ''}”.` });
+async function tellCover(used: AuditedPage, stop: FocusStep, how: Pick<Telling, 'state' | 'steps'>): Promise<void> {
+  await used.focusOn(stop);
+  await used.tell(focusCovered, stop, { ...how, message: `It is behind “${stop.cover ?? ''}”.` });
 }
 
 /** Focus goes round within a part of the page: it is a trap where Escape does not free it either. */
 async function tellTrap(used: AuditedPage, stop: FocusStep, key: 'Tab' | 'Shift+Tab'): Promise<void> {
   const seen = new Set<number>();
-  await used.page.keyboard.press('Escape');
+  await used.press('Escape');
   for (let step = 0; step < 2 * mostStops; step += 1) {
-    await used.page.keyboard.press(key);
+    await used.press(key);
     const now = await used.call('focused');
     if (!now) return;
     if (seen.has(now.number) && seen.size > 0 && step > seen.size + 2) break;
@@ -192,20 +193,16 @@ async function tellUnreached(used: AuditedPage, stops: readonly FocusStep[]): Pr
     // A button may be left out because another one does the same; a link is the only one to its page.
     if (isControl)
       await used.tell(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
-    else if (isListening && !isHarmfulLabel(html) && (await doesSomething(used, selector))) {
-      await used.reload();
+    else if (isListening && !isHarmfulLabel(html) && (await doesSomething(used, { selector, html }))) {
       await used.tell(notByKeyboard, { selector, html }, { state: 'pressed' });
     }
   }
 }
 
 /** A page may listen for presses to count them: only what leads somewhere, or shows something, is missed. */
-async function doesSomething(used: AuditedPage, selector: string): Promise<boolean> {
+async function doesSomething(used: AuditedPage, place: ElementReference): Promise<boolean> {
   await used.reload();
-  const happening = await used.whatHappens(selector, async () => {
-    const middle = await used.call('middleOf', selector);
-    if (middle) await used.page.mouse.click(...middle);
-  });
+  const happening = await used.whatHappens(place.selector, () => used.clickOn(place));
   return happening !== null && (happening.left || happening.shown.length > 0);
 }
 
@@ -246,6 +243,7 @@ function pathOf(address: string): string {
 }
 
 export const focusWalk: Attempt = {
+  isPossible: () => true,
   name: 'focus',
   probes: [focusOnUnseen, focusCovered, focusTrapped, focusActs, notByKeyboard, orderOfFocus],
   attempt,

@@ -73,31 +73,24 @@ async function attempt(used: AuditedPage): Promise<void> {
 }
 
 /** The links that came into sight with the mouse on the trigger; none where nothing did. */
-async function shownBy(used: AuditedPage, selector: string): Promise<readonly number[]> {
+async function shownBy(used: AuditedPage, trigger: HoverTrigger): Promise<readonly number[]> {
   await used.reload();
-  const happening = await used.whatHappens(selector, () => moveTo(used, selector));
+  const happening = await used.whatHappens(trigger.selector, () => used.pointAt(trigger));
   return happening === null || happening.left ? [] : happening.shown;
-}
-
-async function moveTo(used: AuditedPage, selector: string): Promise<void> {
-  const middle = await used.call('middleOf', selector);
-  if (!middle) throw new Error('The element is not to be seen.');
-  await used.page.mouse.move(...middle, { steps: 4 });
-  await used.page.waitForTimeout(350);
 }
 
 async function hover(used: AuditedPage, trigger: HoverTrigger): Promise<void> {
   const { selector } = trigger;
-  const shown = await shownBy(used, selector);
+  const shown = await shownBy(used, trigger);
   if (shown.length === 0) return;
   const panel = await used.call('panelOf', selector, shown);
   if (panel?.hidesContent) {
-    await used.page.keyboard.press('Escape');
+    await used.press('Escape');
     await used.call('rest');
     if (await used.call('isStillOpen', shown)) await used.tell(hoverNotDismissible, trigger, { state: 'hover' });
   }
   if (panel?.target && used.isWanted(hoverNotHoverable, hoverNotPersistent)) {
-    const again = await shownBy(used, selector);
+    const again = await shownBy(used, trigger);
     const open = again.length > 0 ? await used.call('panelOf', selector, again) : null;
     if (open?.target) await cross(used, trigger, again, open.box);
   }
@@ -143,8 +136,8 @@ async function byKeyboard(used: AuditedPage, trigger: HoverTrigger): Promise<voi
     for (const key of keys) {
       await used.reload();
       const happening = await used.whatHappens(focusable, async () => {
-        await used.call('focusOn', focusable);
-        if (key !== '') await used.page.keyboard.press(key);
+        await used.focusOn({ selector: focusable, html: trigger.html });
+        if (key !== '') await used.press(key);
       });
       if (happening === null || happening.left || happening.shown.length > 0) return;
     }
@@ -159,13 +152,11 @@ async function lookAtNeighbours(used: AuditedPage): Promise<void> {
   for (const menu of used.report.menus) {
     if (!used.options.isNew(`neighbours ${menu.fingerprint}`)) continue;
     const link = menu.links.find(({ isDrawn, isCurrent, label }) => isDrawn && !isCurrent && label !== '');
-    const middle = link ? await used.call('middleOf', link.selector) : null;
-    if (!link || !middle) continue;
+    if (!link) continue;
     await used.page.mouse.move(0, 0);
     await used.call('rest');
     const before = await used.call('boxesOf');
-    await used.page.mouse.move(...middle);
-    await used.page.waitForTimeout(120);
+    await used.pointAt(link);
     await used.call('rest');
     const after = new Map((await used.call('boxesOf')).map((one) => [one.number, one.box]));
     const isOpen = after.size !== before.length;
@@ -180,6 +171,7 @@ async function lookAtNeighbours(used: AuditedPage): Promise<void> {
 }
 
 export const hovering: Attempt = {
+  isPossible: ({ options }) => options.isWidest,
   name: 'hover',
   probes: [hoverOnly, hoverNotDismissible, hoverNotHoverable, hoverNotPersistent, hoverMovesRow],
   attempt,

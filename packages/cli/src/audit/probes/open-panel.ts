@@ -72,16 +72,14 @@ export async function lookAtPanel(
 async function tellEnlarged(used: AuditedPage, toggle: FoundToggle, shown: readonly number[]): Promise<void> {
   const size = used.page.viewportSize();
   if (!size || !used.isWanted(panelOutOfWindow)) return;
-  await used.page.setViewportSize({ width: Math.min(size.width, enlarged.width), height: enlarged.height });
+  await used.resize(Math.min(size.width, enlarged.width), enlarged.height);
   try {
-    await used.call('rest');
     // A change of size may have closed it.
     const panel = (await used.call('isStillOpen', shown)) ? await used.call('panelOf', toggle.selector, shown) : null;
     const [lost] = panel?.lost ?? [];
     if (lost) await used.tell(panelOutOfWindow, lost, { state: 'open, at 400 % zoom' });
   } finally {
-    await used.page.setViewportSize(size);
-    await used.call('rest');
+    await used.resize(size.width, size.height);
   }
 }
 
@@ -115,8 +113,9 @@ async function tellScrolling(used: AuditedPage, panel: OpenPanel): Promise<void>
   const scrolled = () => used.page.evaluate(() => document.scrollingElement?.scrollTop ?? 0);
   const before = await scrolled();
   await used.page.mouse.move(...at);
+  used.note('turn the wheel');
   for (let turn = 0; turn < 3; turn += 1) await used.page.mouse.wheel(0, 400);
-  await used.page.waitForTimeout(250);
+  await used.page.waitForTimeout(150);
   if (Math.abs((await scrolled()) - before) > 30) await used.tell(overlayScrollsPage, panel, { state: 'open' });
   await used.page.mouse.wheel(0, -2000);
   await used.page.mouse.move(0, 0);
@@ -125,10 +124,10 @@ async function tellScrolling(used: AuditedPage, panel: OpenPanel): Promise<void>
 /** Focus that comes to something that is hidden behind the overlay. */
 async function tellLeaving(used: AuditedPage, toggle: FoundToggle, panel: OpenPanel): Promise<void> {
   if (!used.isWanted(overlayLeavesPage)) return;
-  if (!panel.hasFocus) await used.call('focusOn', toggle.selector);
+  if (!panel.hasFocus) await used.focusOn(toggle);
   const known = new Set<number>();
   for (let step = 0; step < 80; step += 1) {
-    await used.page.keyboard.press('Tab');
+    await used.press('Tab');
     const stop = await used.call('focused');
     // Closed on the way, round, or out of the page.
     if (!stop || known.has(stop.number)) return;

@@ -4,6 +4,8 @@ import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
 import type { AuditedPage } from '../audited-page.ts';
 import { isHarmful } from '../../browser/harmful.ts';
+import { coverStays, pageLeftInert, scrollStaysLocked, tellLeftovers } from './closing.ts';
+import { toggleStateFrozen } from './toggle-states.ts';
 
 export const changeUntold: Probe = {
   id: 'page-change-untold',
@@ -71,44 +73,151 @@ export const reloadLosesPage: Probe = {
   standard: 'HTML standard, section 7.4 (navigation and session history)',
 };
 
-const probes = [changeUntold, titleStays, addressStays, markStays, backDoesNothing, reloadLosesPage];
+export const scrollStays: Probe = {
+  id: 'scroll-stays',
+  title: 'Another page is shown from its middle: the window stays where it was scrolled to.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['2.4.3'],
+  hurts: 'Everybody: they begin to read in the middle, and do not see the heading.',
+  remedy: 'Scroll to the top with each new page, and back to where they were on Back.',
+  standard: 'HTML standard, section 7.4.4 (scroll restoration)',
+};
+
+export const panelStaysOpen: Probe = {
+  id: 'panel-stays-open',
+  title: 'After a link of an open panel was followed, the panel still covers the page.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'Everybody: they have come to the page, and do not see it.',
+  remedy: 'Close the panel when one of its links is followed.',
+  standard: 'ARIA Authoring Practices, disclosure navigation',
+};
+
+export const markWrongAfterBack: Probe = {
+  id: 'mark-wrong-after-back',
+  title: 'After Back, a menu marks the page that was left.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.3.1', '4.1.2'],
+  hurts: 'Everybody who goes back: the menu says that they are elsewhere.',
+  remedy: 'Set aria-current from the address whenever that changes: also on popstate.',
+  standard: 'HTML standard, section 7.4.4 (traversal); WAI-ARIA 1.2, section 6.6 (aria-current)',
+};
+
+export const titleWrongAfterBack: Probe = {
+  id: 'title-wrong-after-back',
+  title: 'After Back, the page has the title of the page that was left.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.4.2'],
+  hurts: 'Everybody with several tabs, and people who use a screen reader.',
+  remedy: 'Set document.title with each page, also on popstate.',
+  standard: 'WCAG 2.2, 2.4.2 Page Titled; HTML standard, section 7.4.4 (traversal)',
+};
+
+export const stateWrongAfterBack: Probe = {
+  id: 'state-wrong-after-back',
+  title: 'After Back, a menu is open or closed otherwise than its button announces.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who use a screen reader, and everybody whose page is covered by a menu that they had left.',
+  remedy: 'Close what was open when the page changes, in either direction, and set aria-expanded with it.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded); HTML standard, section 7.4.4 (traversal)',
+};
+
+const probes = [
+  changeUntold,
+  titleStays,
+  addressStays,
+  markStays,
+  backDoesNothing,
+  reloadLosesPage,
+  scrollStays,
+  panelStaysOpen,
+  markWrongAfterBack,
+  titleWrongAfterBack,
+  stateWrongAfterBack,
+  ...[pageLeftInert, scrollStaysLocked, coverStays, toggleStateFrozen],
+];
 
 /** Presses a link of the menu, as visitors do; what a one-page app makes of that is its own doing. */
 async function attempt(used: AuditedPage): Promise<void> {
   if (!used.isWanted(...probes)) return;
+  const isOneDocument = await changePage(used);
+  // In a window of many documents, what is open is gone with the page.
+  if (isOneDocument === false) return;
+  await changeFromBelow(used);
+  await changeFromPanel(used);
+}
+
+/** Whether the app shows its pages in one document; null where there is no link to try it by. */
+async function changePage(used: AuditedPage): Promise<boolean | null> {
   await used.reload();
   const { page } = used;
   const from = page.url();
   const link = await chosenLink(used, from);
-  if (!link) return;
+  if (!link) return null;
   const marker = `mark${Date.now()}`;
   await page.evaluate((name) => Object.assign(window, { [name]: true }), marker);
   await used.call('watch');
   const before = await used.call('snapshot', link.selector);
-  const middle = await used.call('middleOf', link.selector);
-  if (!middle) return;
-  await page.mouse.click(...middle);
-  await page.waitForTimeout(300);
+  // From further down, so that it can be seen where the next page begins.
+  const scrolled = await used.call('scrollDown', link.selector);
+  if (!(await used.clickOn(link))) return false;
+  await page.waitForTimeout(100);
   // A page that is not there in time can be told nothing of.
-  if (!(await used.options.window.untilArrived())) return;
+  if (!(await used.options.window.untilArrived())) return false;
   await page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
   const isSame = await page.evaluate((name) => name in window, marker).catch(() => false);
   // A new document is the browser's own doing: it tells of it, and goes back.
-  if (!isSame) return;
+  if (!isSame) return false;
   await used.options.window.settle();
   const after = await used.call('snapshot', link.selector);
-  if (after.content === before.content) return;
+  if (after.content === before.content) return false;
   if (!isOtherAddress(after.url, before.url)) {
     await used.tell(addressStays, link, { state: 'after a page change' });
-    return;
+    return true;
   }
   if (after.title === before.title && !(await isTitledLate(page, before.title))) {
     await used.tell(titleStays, link, { state: 'after a page change' });
+  }
+  const at = await used.call('scrollTop');
+  if (scrolled > 100 && at >= scrolled - 20) {
+    await used.tell(scrollStays, link, {
+      state: 'after a page change',
+      message: `It is scrolled to ${Math.round(at)} px.`,
+    });
   }
   await tellUntold(used, link, after.announced);
   await tellMark(used, link, before.url);
   await goBack(used, link, before);
   await loadAnew(used, link, after);
+  return true;
+}
+
+/** Follows a link far down the page: the next one should begin at its top. */
+async function changeFromBelow(used: AuditedPage): Promise<void> {
+  if (!used.isWanted(scrollStays)) return;
+  await used.reload();
+  const link = await used.call('lowLink');
+  if (!link || isHarmful(new URL(link.href), link.html)) return;
+  const before = await used.call('before', link.selector);
+  if (!(await used.clickOn(link))) return;
+  const scrolled = await used.call('scrollTop').catch(() => 0);
+  await used.page.waitForTimeout(100);
+  if (!(await used.options.window.untilArrived())) return;
+  const after = await used.call('after', link.selector).catch(() => null);
+  if (!after || after.content === before.content || !isOtherAddress(after.url, before.url)) return;
+  const at = await used.call('scrollTop');
+  if (scrolled > 100 && at >= scrolled - 20) {
+    await used.tell(scrollStays, link, {
+      state: 'after a page change',
+      message: `It is scrolled to ${Math.round(at)} px.`,
+    });
+  }
 }
 
 /** How long is waited for a title that comes later than the page, in milliseconds. */
@@ -173,11 +282,12 @@ async function tellMark(
 async function goBack(
   used: AuditedPage,
   link: { readonly selector: string; readonly html: string },
-  before: { readonly url: string; readonly content: string },
+  before: { readonly url: string; readonly content: string; readonly title: string },
 ): Promise<void> {
   const { page } = used;
+  used.note('go back');
   await page.goBack({ waitUntil: 'load', timeout: 10_000 }).catch(() => null);
-  await page.waitForTimeout(300);
+  await page.waitForTimeout(100);
   await used.options.window.settle();
   const back = await used.call('snapshot', link.selector);
   if (isOtherAddress(back.url, before.url)) {
@@ -190,7 +300,73 @@ async function goBack(
       state: 'after Back',
       message: 'The address is the old one, and the page is not.',
     });
+  } else await lookAtBack(used, link, before, back);
+}
+
+/** The page is the old one again: its title and its marks should be, too. */
+async function lookAtBack(
+  used: AuditedPage,
+  link: { readonly selector: string; readonly html: string },
+  before: { readonly title: string },
+  back: { readonly title: string },
+): Promise<void> {
+  if (back.title !== before.title) {
+    await used.tell(titleWrongAfterBack, link, { state: 'after Back', message: `It is “${back.title}”.` });
   }
+  const { findings } = await used.call('findings', { only: [...ofMarks, ...ofStates] });
+  const known = new Set(used.report.findings.map(({ code, selector }) => `${code} ${selector}`));
+  for (const finding of findings) {
+    if (known.has(`${finding.code} ${finding.selector}`)) continue;
+    const isMark = ofMarks.includes(finding.code);
+    await used.tell(isMark ? markWrongAfterBack : stateWrongAfterBack, finding, {
+      state: 'after Back',
+      isLikely: finding.certainty === 'likely',
+    });
+  }
+}
+
+const ofMarks = ['mark-on-another-page', 'looks-marked-elsewhere', 'several-current-pages', 'words-mark-elsewhere'];
+const ofStates = ['toggle-state-wrong', 'toggle-says-closed', 'seen-not-exposed'];
+
+/** Follows a link from within an open panel: what the panel has done to the page should be undone. */
+async function changeFromPanel(used: AuditedPage): Promise<void> {
+  const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'told' || kind === 'named') && !isOpen);
+  if (!toggle || !used.isWanted(panelStaysOpen, pageLeftInert, scrollStaysLocked, coverStays, stateWrongAfterBack))
+    return;
+  await used.reload();
+  const before = await used.call('pageState');
+  const opened = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+  if (!opened || opened.left || opened.shown.length === 0) return;
+  const panel = await used.call('panelOf', toggle.selector, opened.shown);
+  const from = used.page.url();
+  const link = panel?.links.find(({ href, html }) => {
+    const isOther = URL.canParse(href) && new URL(href).origin === new URL(from).origin && isOtherAddress(href, from);
+    return isOther && !isHarmful(new URL(href), html);
+  });
+  if (!panel || !link || !(await used.clickOn(link))) return;
+  await used.page.waitForTimeout(100);
+  if (!(await used.options.window.untilArrived())) return;
+  const isSame = await used.call('isRemembered').catch(() => false);
+  if (!isSame) return;
+  await used.options.window.settle();
+  const after = await used.call('snapshot', toggle.selector);
+  if (!isOtherAddress(after.url, from)) return;
+  const state = 'after a link of the panel was followed';
+  if (await used.call('isStillOpen', opened.shown)) {
+    const now = await used.call('panelOf', toggle.selector, opened.shown);
+    if (now?.isFloating === true && (now.hidesContent || now.isOverlay))
+      await used.tell(panelStaysOpen, panel, { state });
+  } else {
+    await tellLeftovers(used, toggle, { before, shown: opened.shown, state });
+    if (after.expanded === 'true' && opened.before.expanded === 'false') {
+      await used.tell(toggleStateFrozen, toggle, { state });
+    }
+  }
+  used.note('go back');
+  await used.page.goBack({ waitUntil: 'load', timeout: 10_000 }).catch(() => null);
+  await used.page.waitForTimeout(100);
+  await used.options.window.settle();
+  await tellLeftovers(used, toggle, { before, shown: opened.shown, state: 'after Back' });
 }
 
 async function loadAnew(
@@ -198,6 +374,7 @@ async function loadAnew(
   link: { readonly selector: string; readonly html: string },
   after: { readonly url: string; readonly content: string },
 ): Promise<void> {
+  used.note('load the page anew');
   const { status } = await used.options.window.load(after.url);
   if (status >= 400) {
     await used.tell(reloadLosesPage, link, {
@@ -217,4 +394,9 @@ function isOtherAddress(one: string, other: string): boolean {
   return !isSamePage(new URL(one), new URL(other));
 }
 
-export const changingPage: Attempt = { name: 'page change', probes, attempt };
+export const changingPage: Attempt = {
+  isPossible: ({ report }) => report.menus.length + report.hiddenMenus.length > 0,
+  name: 'page change',
+  probes,
+  attempt,
+};

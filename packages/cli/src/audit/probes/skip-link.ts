@@ -17,13 +17,13 @@ async function attempt(used: AuditedPage): Promise<void> {
   for (const link of used.report.skipLinks) {
     if (!used.options.isNew(`skip ${link.html} ${link.target}`)) continue;
     await used.reload();
-    if (!(await used.call('focusOn', link.selector))) {
+    if (!(await used.focusOn(link))) {
       used.leaveOut(skipLinkStays, `“${link.selector}” takes no focus.`);
       continue;
     }
-    const happening = await used.whatHappens(link.selector, () => used.page.keyboard.press('Enter'));
+    const happening = await used.whatHappens(link.selector, () => used.press('Enter'));
     if (happening === null || happening.left) continue;
-    await used.page.keyboard.press('Tab');
+    await used.press('Tab');
     const where = await used.page.evaluate(
       ([from, to]) => {
         const [link, target] = [from, to].map((selector) => document.querySelector(selector ?? ''));
@@ -39,4 +39,9 @@ async function attempt(used: AuditedPage): Promise<void> {
   }
 }
 
-export const skipping: Attempt = { name: 'skip link', probes: [skipLinkStays], attempt };
+export const skipping: Attempt = {
+  isPossible: ({ report, options }) => options.isWidest && report.skipLinks.length > 0,
+  name: 'skip link',
+  probes: [skipLinkStays],
+  attempt,
+};

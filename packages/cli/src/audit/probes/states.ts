@@ -2,6 +2,7 @@ import { contrastMessage, lowContrast } from 'fair-trail/internal/audit';
 import type { CDPSession } from 'playwright-core';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
+import { isMenuClosed, openFirst } from './open-first.ts';
 import type { AuditedPage } from '../audited-page.ts';
 
 export const stateLowContrast: Probe = {
@@ -30,20 +31,31 @@ async function attempt(used: AuditedPage): Promise<void> {
       const current = drawn.filter(({ isCurrent }) => isCurrent).slice(0, 1);
       return [...new Set([...current, ...drawn.slice(0, mostOfMenu)])];
     });
-  if (links.length === 0) return;
+  const isClosed = isMenuClosed(used) && used.options.isNew('states of an open menu');
+  if (links.length === 0 && !isClosed) return;
   await used.reload();
-  const session = await used.page.context().newCDPSession(used.page);
+  const session = await used.untouched.context().newCDPSession(used.untouched);
   try {
     await session.send('DOM.enable');
     await session.send('CSS.enable');
-    for (const link of links) {
-      const atRest = await used.call('contrastOf', link.selector);
-      if (!atRest || atRest.ratio < atRest.least) continue;
-      await lookAt(used, session, link);
+    for (const link of links) await lookAtRest(used, session, link);
+    if (isClosed && (await openFirst(used))) {
+      const shown = await used.call('shownAddresses');
+      for (const link of shown.slice(0, mostOfMenu)) await lookAtRest(used, session, link);
     }
   } finally {
     await session.detach().catch(() => undefined);
   }
+}
+
+/** A label that is too pale at rest is reported for that. */
+async function lookAtRest(
+  used: AuditedPage,
+  session: CDPSession,
+  link: { readonly selector: string; readonly html: string },
+): Promise<void> {
+  const atRest = await used.call('contrastOf', link.selector);
+  if (atRest && atRest.ratio >= atRest.least) await lookAt(used, session, link);
 }
 
 async function lookAt(
@@ -66,11 +78,18 @@ async function lookAt(
 }
 
 async function nodeOf(session: CDPSession, selector: string): Promise<number | null> {
-  // What is in a shadow root, this protocol does not find by a selector.
-  if (selector.includes('>>>')) return null;
-  const { root } = await session.send('DOM.getDocument', { depth: 0 });
-  const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector });
+  await session.send('DOM.getDocument', { depth: 0 });
+  // By the page's own script: a selector of the protocol does not get into shadow roots.
+  const expression = `window.fairTrailAudit.elementAt(${JSON.stringify(selector)})`;
+  const { result } = await session.send('Runtime.evaluate', { expression });
+  if (result.objectId === undefined) return null;
+  const { nodeId } = await session.send('DOM.requestNode', { objectId: result.objectId });
   return nodeId === 0 ? null : nodeId;
 }
 
-export const statesOfLinks: Attempt = { name: 'states', probes: [stateLowContrast], attempt };
+export const statesOfLinks: Attempt = {
+  isPossible: ({ report }) => report.menus.length > 0 || report.hiddenMenus.length > 0,
+  name: 'states',
+  probes: [stateLowContrast],
+  attempt,
+};

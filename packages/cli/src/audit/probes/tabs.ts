@@ -1,6 +1,7 @@
-import type { FoundTablist } from 'fair-trail/internal/audit';
+import type { FocusStep, FoundTablist } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
+import { focusLostOnPress } from './opened.ts';
 import type { AuditedPage } from '../audited-page.ts';
 
 export const tabsWithoutArrows: Probe = {
@@ -25,6 +26,28 @@ export const tabDoesNothing: Probe = {
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
 };
 
+export const tabNotByKey: Probe = {
+  id: 'tab-not-by-key',
+  title: 'A tab that has focus is selected by no key.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.1.1'],
+  hurts: 'People who use the keyboard come to the tab, and cannot see its panel.',
+  remedy: 'Select the tab when an arrow key comes to it, or on Enter and Space.',
+  standard: 'ARIA Authoring Practices, tabs pattern: keyboard interaction',
+};
+
+export const tabShowsOther: Probe = {
+  id: 'tab-shows-other',
+  title: 'A tab shows another panel than the one that it says it controls.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['1.3.1', '4.1.2'],
+  hurts: 'People who use a screen reader and go from the tab to its panel: they come to another one, or to none.',
+  remedy: 'Put the id of its panel into aria-controls, and show that panel alone.',
+  standard: 'WAI-ARIA 1.2, section 5.4 (tab, tabpanel); ARIA Authoring Practices, tabs pattern',
+};
+
 async function attempt(used: AuditedPage): Promise<void> {
   for (const list of used.report.tablists) {
     if (!used.options.isNew(list.fingerprint)) continue;
@@ -36,9 +59,9 @@ async function attempt(used: AuditedPage): Promise<void> {
 }
 
 async function byArrows(used: AuditedPage, list: FoundTablist): Promise<void> {
-  if (!used.isWanted(tabsWithoutArrows)) return;
+  if (!used.isWanted(tabsWithoutArrows, tabNotByKey, focusLostOnPress)) return;
   const first = list.tabs.find(({ isSelected }) => isSelected) ?? list.tabs[0];
-  if (!first || !(await used.call('focusOn', first.selector))) {
+  if (!first || !(await used.focusOn(first))) {
     used.leaveOut(tabsWithoutArrows, 'The selected tab takes no focus.');
     return;
   }
@@ -48,10 +71,18 @@ async function byArrows(used: AuditedPage, list: FoundTablist): Promise<void> {
     ? ['ArrowDown', 'ArrowUp', 'ArrowRight', 'ArrowLeft']
     : ['ArrowRight', 'ArrowLeft', 'ArrowDown', 'ArrowUp'];
   for (const key of keys) {
-    const happening = await used.whatHappens(first.selector, () => used.page.keyboard.press(key));
+    const happening = await used.whatHappens(first.selector, () => used.press(key));
     if (happening === null || happening.left) return;
     const now = await used.call('focused');
-    if (now?.number !== before?.number || happening.before.told !== happening.after.told) return;
+    if (!now) {
+      await used.tell(focusLostOnPress, list, { state: 'focus', message: `${key} makes the tabs anew.` });
+      return;
+    }
+    if (happening.before.told !== happening.after.told) return;
+    if (now.number !== before?.number) {
+      await selectByKey(used, now);
+      return;
+    }
   }
   const isUnreached = list.tabs.some(({ isStop }) => !isStop);
   await used.tell(tabsWithoutArrows, list, {
@@ -62,19 +93,47 @@ async function byArrows(used: AuditedPage, list: FoundTablist): Promise<void> {
   });
 }
 
+/** Where an arrow key moves focus alone, Enter or Space selects. */
+async function selectByKey(used: AuditedPage, tab: FocusStep): Promise<void> {
+  if (!used.isWanted(tabNotByKey)) return;
+  for (const key of ['Enter', 'Space']) {
+    const happening = await used.whatHappens(tab.selector, () => used.press(key));
+    if (happening === null || happening.left) return;
+    const isShown = happening.before.text !== happening.after.text;
+    if (isShown || happening.before.told !== happening.after.told) return;
+  }
+  const told = await used.call('isSelected', tab.selector);
+  if (!told) await used.tell(tabNotByKey, tab, { state: 'focus' });
+}
+
+/** Whether the panel of each tab is the one that is shown when it is pressed. */
+async function lookAtPanels(used: AuditedPage, tab: FoundTablist['tabs'][number]): Promise<void> {
+  if (!used.isWanted(tabShowsOther)) return;
+  const panels = await used.call('panelsOf', tab.selector);
+  if (panels && !panels.isOwnShown && panels.isOtherShown) await used.tell(tabShowsOther, tab, { state: 'pressed' });
+  if (panels?.isOwnShown === true && panels.isOtherShown) {
+    await used.tell(tabShowsOther, tab, { state: 'pressed', message: 'Another panel of the list is shown as well.' });
+  }
+}
+
 async function byMouse(used: AuditedPage, list: FoundTablist): Promise<void> {
   const other = list.tabs.find(({ isSelected }) => !isSelected);
-  if (!other || !used.isWanted(tabDoesNothing)) return;
-  const happening = await used.whatHappens(other.selector, async () => {
-    const middle = await used.call('middleOf', other.selector);
-    if (middle) await used.page.mouse.click(...middle);
-  });
+  if (!other || !used.isWanted(tabDoesNothing, tabShowsOther)) return;
+  const happening = await used.whatHappens(other.selector, () => used.clickOn(other));
   if (happening === null || happening.left) return;
   const isTold = happening.before.told !== happening.after.told;
-  if (isTold) return;
+  if (isTold) {
+    await lookAtPanels(used, other);
+    return;
+  }
   const isShown = happening.before.text !== happening.after.text;
   const message = isShown ? 'Its panel is shown, and aria-selected stays where it was.' : 'Nothing is shown either.';
   await used.tell(tabDoesNothing, other, { state: 'pressed', message });
 }
 
-export const tabs: Attempt = { name: 'tabs', probes: [tabsWithoutArrows, tabDoesNothing], attempt };
+export const tabs: Attempt = {
+  isPossible: ({ report }) => report.tablists.length > 0,
+  name: 'tabs',
+  probes: [tabsWithoutArrows, tabDoesNothing, tabNotByKey, tabShowsOther, focusLostOnPress],
+  attempt,
+};

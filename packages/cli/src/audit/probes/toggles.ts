@@ -1,8 +1,23 @@
-import type { FoundToggle, OpenPanel } from 'fair-trail/internal/audit';
+import type { FoundToggle } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
-import { isHarmfulLabel } from '../../browser/harmful.ts';
+import { changesVisitor, isHarmfulLabel } from '../../browser/harmful.ts';
+import { nameIn } from '../path-taken.ts';
 import type { Probe } from '../probe.ts';
 import type { ActionOutcome, AuditedPage } from '../audited-page.ts';
+import { closeInEachWay, closingProbes } from './closing.ts';
+import {
+  closesByItself,
+  controlsSomethingElse,
+  dialogWithoutFocus,
+  focusLostOnPress,
+  focusThrown,
+  lookAtFocus,
+  lookAtOpened,
+  openNested,
+} from './opened.ts';
+import { focusOnUnseen, focusTrapped } from './focus-walk.ts';
+import { movesWithoutPause } from './motion.ts';
+import { toggleStateFrozen } from './toggle-states.ts';
 import {
   lookAtPanel,
   openingMovesPage,
@@ -20,17 +35,6 @@ export const toggleDoesNothing: Probe = {
   hurts: 'Everybody: what it would open cannot be reached at this width.',
   remedy: 'Let a press show what it names, and set aria-expanded. Where scripts are late or fail, do not show it.',
   standard: 'ARIA Authoring Practices, disclosure pattern',
-};
-
-export const toggleStateFrozen: Probe = {
-  id: 'toggle-state-frozen',
-  title: 'A button opens or closes something, and goes on saying what was so before.',
-  severity: 'error',
-  certainty: 'sure',
-  wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are told that nothing has happened.',
-  remedy: 'Set aria-expanded="true" when it opens, and "false" when it closes.',
-  standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded); WCAG 2.2, 4.1.2',
 };
 
 export const toggleStateUntold: Probe = {
@@ -77,67 +81,66 @@ export const toggleNotByTouch: Probe = {
   standard: 'Pointer Events 3, section 4; UI Events, click',
 };
 
-export const toggleStaysOpen: Probe = {
-  id: 'toggle-stays-open',
-  title: 'What a button opened is closed by nothing.',
-  severity: 'warning',
-  certainty: 'likely',
-  wcag: [],
-  hurts: 'Everybody: it stays over the page until the page is left.',
-  remedy: 'Let a second press close it, and Escape too.',
-  standard: 'ARIA Authoring Practices, disclosure pattern: keyboard interaction',
-};
-
-export const escapeIgnored: Probe = {
-  id: 'escape-ignored',
-  title: 'Escape does not close a panel that lies over the page.',
-  severity: 'advice',
-  certainty: 'likely',
-  wcag: [],
-  hurts: 'People who use the keyboard: they go all the way back to the button, or on through what is hidden behind.',
-  remedy: 'Close it on Escape, and give focus back to the button.',
-  standard: 'ARIA Authoring Practices, disclosure navigation and dialog patterns: Escape',
-};
-
-export const focusLostOnClosing: Probe = {
-  id: 'focus-lost-on-closing',
-  title: 'When a panel closes, focus is nowhere.',
-  severity: 'warning',
-  certainty: 'likely',
-  wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard or listen to the page begin again at the top of it.',
-  remedy: 'Give focus back to the button that opened the panel.',
-  standard: 'ARIA Authoring Practices, dialog pattern; WCAG 2.2, 2.4.3 Focus Order',
-};
-
 /** How many toggles of one page are tried: those that say what they are, and those that might be. */
 const most = { told: 8, other: 6 };
 
 /** More of one menu that are drawn alike work alike, as far as can be told. */
 const mostAlike = 3;
 
-async function attempt(used: AuditedPage): Promise<void> {
+/** Those that are tried on this page: of others, too much would be alike. */
+function chosenOf(
+  used: AuditedPage,
+  means: string,
+): { readonly chosen: readonly FoundToggle[]; readonly left: number } {
   const fresh = used.report.toggles.filter(
-    ({ fingerprint, html }) => !isHarmfulLabel(html) && used.options.isNew(fingerprint),
+    ({ fingerprint, html, kind }) =>
+      !isHarmfulLabel(html) &&
+      !((kind === 'plain' || kind === 'bare') && changesVisitor(html)) &&
+      used.options.isNew(`${means}${fingerprint}`),
   );
-  const differing = fresh.filter(({ likeness }) => used.options.isRare(likeness, mostAlike));
-  const told = differing.filter(({ kind }) => kind === 'told' || kind === 'named');
-  const other = differing.filter(({ kind }) => kind === 'plain' || kind === 'bare');
+  const differing = fresh.filter(({ likeness }) => used.options.isRare(`${means}${likeness}`, mostAlike));
+  const told = differing.filter(isTold);
+  const other = differing.filter((toggle) => !isTold(toggle));
   const chosen = [...told.slice(0, most.told), ...other.slice(0, most.other)];
+  return { chosen, left: fresh.length - chosen.length };
+}
+
+function isTold({ kind }: FoundToggle): boolean {
+  return kind === 'told' || kind === 'named';
+}
+
+async function attempt(used: AuditedPage): Promise<void> {
+  const { chosen, left } = chosenOf(used, '');
   for (const toggle of chosen) {
     if (used.options.window.isLost) return;
     await used.reload();
     await press(used, toggle);
   }
-  const left = fresh.length - chosen.length;
   if (left > 0)
     used.leaveOut(toggleDoesNothing, `${left} more buttons of this page, most of them like others, are not tried.`);
+}
+
+/** By keyboard and by touch: of what does not say that it opens something, only what the mouse has opened is asked for. */
+async function attemptOtherwise(used: AuditedPage): Promise<void> {
+  const { chosen } = chosenOf(used, 'otherwise ');
+  for (const toggle of chosen.filter((one) => isTold(one) && !one.isOpen)) {
+    await byKeys(used, toggle);
+    await byTouch(used, toggle);
+  }
+}
+
+/** Whether the mouse opens something: what it does not open either is another defect. */
+async function opensByMouse(used: AuditedPage, toggle: FoundToggle): Promise<boolean> {
+  await used.reload();
+  const outcome = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+  return outcome !== null && !outcome.left && outcome.shown.length > 0;
 }
 
 /** Presses it by mouse; then, where that opened something, looks at that, closes it, and does the same by other means. */
 async function press(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   const { selector, kind, isOpen } = toggle;
-  const byMouse = await used.whatHappens(selector, () => clickOn(used, selector));
+  const stateBefore = await used.call('pageState');
+  const byMouse = await used.whatHappens(selector, () => used.clickOn(toggle));
   if (byMouse === null) {
     if (kind !== 'told' && kind !== 'named') return;
     used.leaveOut(toggleDoesNothing, `“${selector}” could not be pressed: something lies over it, or it moves.`);
@@ -151,6 +154,8 @@ async function press(used: AuditedPage, toggle: FoundToggle): Promise<void> {
     return;
   }
   const { shown, beside, before, after } = byMouse;
+  // A button that changes something in place, and opens nothing.
+  if (!isTold(toggle) && shown.length === 0) await pressForFocus(used, toggle);
   if (isOpen) {
     await tellClosing(used, toggle, byMouse);
     return;
@@ -171,25 +176,51 @@ async function press(used: AuditedPage, toggle: FoundToggle): Promise<void> {
     });
     return;
   }
-  if (before.expanded === 'false' && after.expanded === 'false') {
-    await used.tell(toggleStateFrozen, toggle, { state: 'open' });
-  } else if (after.expanded === null && before.told === after.told && !(await isDialog(used, selector, shown))) {
-    await used.tell(toggleStateUntold, toggle, { state: 'open' });
-  }
   const panel = await used.call('panelOf', selector, shown);
   used.options.onOpened(panel?.addresses ?? []);
+  // A button that moves a strip of links, or shows more of one list, opens nothing.
+  if (panel?.isPartOfList === true && after.expanded === null) {
+    await pressForFocus(used, toggle);
+    return;
+  }
+  if (before.expanded === 'false' && after.expanded === 'false') {
+    await used.tell(toggleStateFrozen, toggle, { state: 'open' });
+  } else if (after.expanded === null && before.told === after.told && !(panel?.isDialog ?? false)) {
+    await used.tell(toggleStateUntold, toggle, { state: 'open' });
+  }
+  await lookAtOpened(used, toggle, panel, byMouse);
   if (panel) await lookAtPanel(used, toggle, panel, byMouse);
-  await close(used, toggle, shown, panel);
-  await byKeys(used, toggle);
-  await byTouch(used, toggle);
+  await closeInEachWay(used, { toggle, panel, shown, before: stateBefore });
+  if (!isTold(toggle)) {
+    await byKeys(used, toggle);
+    await byTouch(used, toggle);
+  }
+  if (panel && used.options.isNarrowest) await nested(used, toggle);
 }
 
-async function clickOn({ page }: AuditedPage, selector: string): Promise<void> {
-  await page.locator(selector.replaceAll(' >>> ', ' ')).first().click({ timeout: 2500, noWaitAfter: true });
+/** By keyboard: a button that changes itself, or what is around it, may lose focus by that. */
+async function pressForFocus(used: AuditedPage, toggle: FoundToggle): Promise<void> {
+  if (!used.isWanted(focusLostOnPress)) return;
+  await used.reload();
+  const byKey = await used.whatHappens(toggle.selector, async () => {
+    if (!(await used.focusOn(toggle))) return false;
+    await used.press('Enter');
+    return true;
+  });
+  if (byKey && !byKey.left && byKey.acted && (await used.call('focused')) === null) {
+    // One that goes away with what it has dismissed leaves the browser to find a place near by.
+    const isGone = (await used.call('toldOf', toggle.selector)) === null;
+    await used.tell(focusLostOnPress, toggle, { state: 'pressed by keyboard', isLikely: isGone });
+  }
 }
 
-async function isDialog(used: AuditedPage, selector: string, shown: readonly number[]): Promise<boolean> {
-  return (await used.call('panelOf', selector, shown))?.isDialog ?? false;
+/** What stands closed within what a button opens. */
+async function nested(used: AuditedPage, toggle: FoundToggle): Promise<void> {
+  await used.reload();
+  const outcome = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+  if (!outcome || outcome.left || outcome.shown.length === 0) return;
+  const panel = await used.call('panelOf', toggle.selector, outcome.shown);
+  if (panel) await openNested(used, panel);
 }
 
 async function tellClosing(used: AuditedPage, toggle: FoundToggle, { before, after }: ActionOutcome): Promise<void> {
@@ -197,61 +228,22 @@ async function tellClosing(used: AuditedPage, toggle: FoundToggle, { before, aft
   if (isClosed && after.expanded === 'true') await used.tell(toggleStateFrozen, toggle, { state: 'closed' });
 }
 
-/** By Escape from within, as people with a keyboard do; else by a second press. */
-async function close(
-  used: AuditedPage,
-  toggle: FoundToggle,
-  shown: readonly number[],
-  panel: OpenPanel | null,
-): Promise<void> {
-  const { page } = used;
-  if (!used.isWanted(escapeIgnored, focusLostOnClosing, toggleStaysOpen, toggleStateFrozen)) return;
-  const isFloating = panel?.isFloating ?? false;
-  if (!panel?.hasFocus) {
-    await used.call('focusOn', toggle.selector);
-    await page.keyboard.press('Tab');
-  }
-  await page.keyboard.press('Escape');
-  await used.call('rest');
-  if (!(await used.call('isStillOpen', shown))) {
-    const { told, expanded } = await used.call('snapshot', toggle.selector);
-    if (expanded === 'true') await used.tell(toggleStateFrozen, toggle, { state: 'closed by Escape' });
-    if (told !== '' && (await used.call('focused')) === null) {
-      await used.tell(focusLostOnClosing, toggle, { state: 'closed by Escape' });
-    }
-    return;
-  }
-  if (isFloating && (panel?.hidesContent ?? false)) await used.tell(escapeIgnored, toggle, { state: 'open' });
-  const again = await used.whatHappens(toggle.selector, () => clickOn(used, toggle.selector));
-  if (again === null) {
-    // It lies under what it opened: something in there closes it, or nothing does.
-    return;
-  }
-  if (again.left) return;
-  const isOpen = await used.call('isStillOpen', shown);
-  if (!isOpen && again.after.expanded === 'true' && again.before.expanded === 'true') {
-    await used.tell(toggleStateFrozen, toggle, { state: 'closed' });
-  }
-  if (!isOpen || !isFloating) return;
-  await page.mouse.click(2, (page.viewportSize()?.height ?? 800) - 2);
-  await used.call('rest').catch(() => undefined);
-  if (await used.call('isStillOpen', shown).catch(() => false))
-    await used.tell(toggleStaysOpen, toggle, { state: 'open' });
-}
-
 async function byKeys(used: AuditedPage, toggle: FoundToggle): Promise<void> {
-  if (!used.isWanted(toggleMouseOnly, toggleOneKey)) return;
+  if (!used.isWanted(toggleMouseOnly, toggleOneKey, dialogWithoutFocus, focusThrown, focusLostOnPress)) return;
   const works: boolean[] = [];
   for (const key of ['Enter', 'Space']) {
     await used.reload();
     const byKey = await used.whatHappens(toggle.selector, async () => {
       // Focus alone may open it.
-      if (await used.call('focusOn', toggle.selector)) await used.page.keyboard.press(key);
+      if (await used.focusOn(toggle)) await used.press(key);
     });
     works.push(byKey !== null && (byKey.left || byKey.shown.length > 0 || byKey.acted));
+    if (byKey && !byKey.left && key === 'Enter' && byKey.acted) await lookAtFocus(used, toggle, byKey);
   }
   const [enter = false, space = false] = works;
-  if (!enter && !space) await used.tell(toggleMouseOnly, toggle, { state: 'pressed' });
+  if (!enter && !space) {
+    if (await opensByMouse(used, toggle)) await used.tell(toggleMouseOnly, toggle, { state: 'pressed' });
+  }
   // A link is followed by Enter alone, and this may be one that a script has made into more.
   else if (enter !== space && !/^<(?:a|input)\b/iu.test(toggle.html)) {
     await used.tell(toggleOneKey, toggle, { state: 'pressed', message: `${enter ? 'Space' : 'Enter'} does nothing.` });
@@ -267,11 +259,13 @@ async function byTouch(used: AuditedPage, toggle: FoundToggle): Promise<void> {
     const middle = await window.call('middleOf', toggle.selector);
     if (!middle) return;
     await window.page.touchscreen.tap(...middle);
-    await window.page.waitForTimeout(500);
     await window.call('rest');
     const after = await window.call('snapshot', toggle.selector);
     const isDead = after.changes === 0 && after.drawn.length === before.drawn.length && after.url === before.url;
-    if (isDead && before.expanded === after.expanded) await used.tell(toggleNotByTouch, toggle, { state: 'touched' });
+    if (isDead && before.expanded === after.expanded && (await opensByMouse(used, toggle))) {
+      used.note(`touch ${nameIn(toggle.html)}`);
+      await used.tell(toggleNotByTouch, toggle, { state: 'touched' });
+    }
   } finally {
     await window.close();
   }
@@ -280,19 +274,18 @@ async function byTouch(used: AuditedPage, toggle: FoundToggle): Promise<void> {
 export const toggles: Attempt = {
   name: 'toggles',
   probes: [
-    toggleDoesNothing,
-    toggleStateFrozen,
-    toggleStateUntold,
-    toggleMouseOnly,
-    toggleOneKey,
-    toggleNotByTouch,
-    toggleStaysOpen,
-    escapeIgnored,
-    focusLostOnClosing,
-    panelOutOfWindow,
-    overlayLeavesPage,
-    overlayScrollsPage,
-    openingMovesPage,
+    ...[toggleDoesNothing, toggleStateFrozen, toggleStateUntold],
+    ...closingProbes,
+    ...[controlsSomethingElse, closesByItself, focusLostOnPress, movesWithoutPause, focusOnUnseen, focusTrapped],
+    ...[panelOutOfWindow, overlayLeavesPage, overlayScrollsPage, openingMovesPage],
   ],
+  isPossible: ({ report }) => report.toggles.length > 0,
   attempt,
+};
+
+export const togglesOtherwise: Attempt = {
+  name: 'toggles by keyboard and by touch',
+  probes: [toggleMouseOnly, toggleOneKey, toggleNotByTouch, dialogWithoutFocus, focusThrown, focusLostOnPress],
+  isPossible: ({ report }) => report.toggles.length > 0,
+  attempt: attemptOtherwise,
 };

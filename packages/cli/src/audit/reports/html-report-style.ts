@@ -30,6 +30,7 @@ code { font: .875rem/1.5 ui-monospace, monospace; overflow-wrap: anywhere }
 dl { display: grid; grid-template-columns: max-content 1fr; gap: .25rem 1rem; margin: 0 } dt { font-weight: 600 } dd { margin: 0; min-width: 0 }
 .table { overflow: auto } table { border-collapse: collapse; width: 100% }
 th, td { padding: .4rem .6rem; text-align: start; vertical-align: top; border-block-end: 1px solid var(--line); font-weight: 400 } thead th { font-weight: 600 }
+.summary { margin-block: 1rem; max-width: 44rem } .summary caption { text-align: start; font-weight: 600; padding-block: .3rem } dd ul { margin: 0; padding-inline-start: 1.2rem }
 .pages li { margin-block: .2rem }
 @media (max-width: 36rem) { dl { grid-template-columns: 1fr; gap: 0 } dd { margin-block-end: .5rem } }
 @media print { article { break-inside: avoid } nav, .skip { display: none } }

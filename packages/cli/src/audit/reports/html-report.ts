@@ -1,6 +1,8 @@
 import { escapeXml } from 'fair-trail/internal/core';
 import type { AuditReport, ReportedFinding, UncheckedRule } from '../audit-report.ts';
 import type { Picture } from '../picture.ts';
+import { flattened } from '../causes.ts';
+import { summaryHtml } from './summary-html.ts';
 import { described } from './described.ts';
 import { htmlReportStyle } from './html-report-style.ts';
 import { uncheckedGroups } from './unchecked-groups.ts';
@@ -14,6 +16,7 @@ export function toHtml(report: AuditReport, pictureOf: (finding: ReportedFinding
   const sections = severities.filter((severity) => summary[severity] > 0);
   const numbered = findings.map((finding, index) => ({ finding, id: `finding-${index + 1}` }));
   const items = [
+    { id: 'summary', label: 'Summary', count: null },
     ...sections.map((severity) => ({ id: severity, label: words[severity], count: summary[severity] })),
     { id: 'not-checked', label: 'Not checked', count: notChecked.length },
     { id: 'pages', label: 'Pages', count: pages.length },
@@ -33,10 +36,14 @@ export function toHtml(report: AuditReport, pictureOf: (finding: ReportedFinding
 <p class="target">${escapeXml(target)}</p>
 <p>${verdict(report)}</p>
 <nav aria-label="Parts of the report"><ul>${items
-    .map(({ id, label, count }) => `<li><a href="#${id}">${label} <span class="count">${count}</span></a></li>`)
+    .map(
+      ({ id, label, count }) =>
+        `<li><a href="#${id}">${label}${count === null ? '' : ` <span class="count">${count}</span>`}</a></li>`,
+    )
     .join('')}</ul></nav>
 </header>
 <main id="report" tabindex="-1">
+${summaryHtml(report)}
 ${sections
   .map(
     (severity) => `<section aria-labelledby="${severity}">
@@ -71,7 +78,7 @@ function verdict({ pages, findings, summary }: AuditReport): string {
 }
 
 function findingHtml(finding: ReportedFinding, id: string, picture: Picture | null): string {
-  const { code, message, html, selector, width, state, wcag, remedy, pages, certainty } = finding;
+  const { code, message, html, selector, width, state, wcag, remedy, pages, certainty, steps = [] } = finding;
   const hurts = described.find((one) => one.id === code)?.hurts ?? '';
   const criteria = wcag.length > 0 ? `<dt>WCAG 2.2</dt><dd>${escapeXml(wcag.join(', '))}</dd>` : '';
   return `<article aria-labelledby="${id}">
@@ -83,10 +90,24 @@ ${picture ? pictureHtml(picture, message) : ''}
 <dt>Whom it hurts</dt><dd>${escapeXml(hurts)}</dd>
 <dt>How to fix it</dt><dd>${escapeXml(remedy)}</dd>
 ${criteria}
-<dt>Where</dt><dd>${width} px wide, ${escapeXml(state)}; <code>${escapeXml(selector)}</code></dd>
+<dt>Where</dt><dd>${width} px wide, ${escapeXml(state)}; <code>${escapeXml(selector)}</code></dd>${
+    steps.length > 0
+      ? `
+<dt>To see it</dt><dd>At ${width} px, ${escapeXml(steps.join(', '))}</dd>`
+      : ''
+  }${becauseHtml(finding)}
 <dt>On</dt><dd>${pagesHtml(pages)}</dd>
 </dl>
 </article>`;
+}
+
+/** What goes away with it. */
+function becauseHtml({ consequences = [] }: ReportedFinding): string {
+  if (consequences.length === 0) return '';
+  const items = flattened(consequences).map(
+    ({ code, message }) => `<li>${escapeXml(message)} <code>${escapeXml(code)}</code></li>`,
+  );
+  return `\n<dt>Because of this</dt><dd><ul>${items.join('')}</ul></dd>`;
 }
 
 /** The frame is drawn over the picture, and not on the page, which was left as it is. */

@@ -9,8 +9,16 @@ export function toJUnit({ tool, target, findings, notChecked }: AuditReport): st
     const skipped = notChecked.filter(({ rule }) => rule === id);
     const body = [
       ...failures.map(
-        ({ message, selector, pages, remedy }) =>
-          `      <failure message="${escapeXml(message)}">${escapeXml([remedy, selector, ...pages].join('\n'))}</failure>`,
+        ({ message, selector, pages, remedy, steps = [], consequences = [] }) =>
+          `      <failure message="${escapeXml(message)}">${escapeXml(
+            [
+              remedy,
+              selector,
+              ...pages,
+              ...(steps.length > 0 ? [`To see it: ${steps.join(', ')}`] : []),
+              ...consequences.map((one) => `Because of this: ${one.message}`),
+            ].join('\n'),
+          )}</failure>`,
       ),
       ...(failures.length === 0 && skipped.length > 0
         ? [`      <skipped message="${escapeXml(skipped.map(({ reason }) => reason).join(' '))}"/>`]

@@ -16,16 +16,24 @@ export function toSarif({ tool, findings }: AuditReport): object {
       helpUri: pageOf('rules', id),
     })),
   };
-  const results = findings.map(({ code, severity, message, remedy, pages, selector, html }) => ({
-    ruleId: code,
-    ruleIndex: described.findIndex(({ id }) => id === code),
-    level: levels[severity],
-    message: { text: `${message} ${remedy}` },
-    locations: pages.map((uri) => ({
-      physicalLocation: { artifactLocation: { uri } },
-      logicalLocations: [{ fullyQualifiedName: selector, decoratedName: html }],
-    })),
-  }));
+  const results = findings.map(
+    ({ code, severity, message, remedy, pages, selector, html, steps = [], consequences = [] }) => ({
+      ruleId: code,
+      ruleIndex: described.findIndex(({ id }) => id === code),
+      level: levels[severity],
+      message: {
+        text: [
+          `${message} ${remedy}`,
+          ...(steps.length > 0 ? [`To see it: ${steps.join(', ')}.`] : []),
+          ...consequences.map((one) => `Because of this: ${one.message}`),
+        ].join(' '),
+      },
+      locations: pages.map((uri) => ({
+        physicalLocation: { artifactLocation: { uri } },
+        logicalLocations: [{ fullyQualifiedName: selector, decoratedName: html }],
+      })),
+    }),
+  );
   return {
     $schema: 'https://json.schemastore.org/sarif-2.1.0.json',
     version: '2.1.0',

@@ -1,5 +1,6 @@
-import { deepElements } from '../deep-elements.ts';
-import { navigationsOf } from '../navigations.ts';
+import { menusIn } from '../../reading/near.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { shadowOf } from '../../reading/shadow-roots.ts';
 
 /** What people set for themselves so that they can read (WCAG 2.2, 1.4.12): each at least as much as a page must bear. */
 const spacing =
@@ -13,15 +14,15 @@ export function spaceText(): void {
   sheet ??= new CSSStyleSheet();
   sheet.replaceSync(spacing);
   document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet];
-  for (const { shadowRoot } of deepElements(document, '*')) {
-    if (shadowRoot) shadowRoot.adoptedStyleSheets = [...shadowRoot.adoptedStyleSheets, sheet];
+  for (const element of deepElements(document, '*')) {
+    const shadow = shadowOf(element);
+    if (shadow) shadow.adoptedStyleSheets = [...shadow.adoptedStyleSheets, sheet];
   }
 }
 
 /** Doubles the text of the menus and nothing else, as a browser does that enlarges text alone. */
 export function doubleText(): void {
-  const { landmarks, runs } = navigationsOf(document);
-  const elements = [...landmarks, ...runs].flatMap((menu) => [menu as HTMLElement, ...deepElements(menu, '*')]);
+  const elements = menusIn(document).flatMap((menu) => [menu as HTMLElement, ...deepElements(menu, '*')]);
   const sizes = elements.map((element) => Number.parseFloat(getComputedStyle(element).fontSize));
   elements.forEach((element, index) => {
     element.style.setProperty('font-size', `${2 * (sizes[index] ?? 16)}px`, 'important');
@@ -30,8 +31,7 @@ export function doubleText(): void {
 
 /** Movements in the menus that go on although the reader has asked for less: those that carry something from place to place. */
 export function movements(): readonly string[] {
-  const { landmarks, runs } = navigationsOf(document);
-  const menus = [...landmarks, ...runs];
+  const menus = menusIn(document);
   return document.getAnimations().flatMap((animation) => {
     const effect = animation.effect as KeyframeEffect | null;
     const { target } = effect ?? { target: null };

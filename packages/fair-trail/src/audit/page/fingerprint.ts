@@ -1,4 +1,4 @@
-import { linksIn } from '../deep-elements.ts';
+import { linksIn } from '../../reading/deep-elements.ts';
 
 /** More of a menu than that is not compared. */
 export const mostLinks = 2000;

@@ -1,10 +1,12 @@
-import { deepElements } from '../deep-elements.ts';
-import { holds, navigationsOf } from '../navigations.ts';
-import { roleOf } from '../role.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isExposed, isSeen, isShown, parentOf, seenBox, type ElementBox } from '../visible.ts';
-import { activeElement, elementAt, elementOn, numberOf } from './elements.ts';
-import { hearsPresses, looksPressable } from './heard.ts';
+import { subjectAt } from './subject.ts';
+import { isNearNavigation } from '../../reading/near.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { holds, navigationsOf } from '../../reading/navigations.ts';
+import { roleOf } from '../../reading/role.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isExposed, isSeen, isVisible, parentOf, seenBox, type ElementBox } from '../../reading/visible.ts';
+import { activeElement, elementOn, numberOf } from '../../reading/element-at.ts';
+import { hearsPresses, looksPressable } from './listeners.ts';
 
 let navigations: readonly Element[] | null = null;
 
@@ -34,6 +36,10 @@ export interface FocusStep {
   readonly isInMenu: boolean;
   /** The list that it is an item of, by its number; null for what is in none, or is placed by itself. */
   readonly list: number | null;
+  /** The item that it says is active within it (WAI-ARIA 1.2, aria-activedescendant); null where it says none. */
+  readonly active: string | null;
+  /** Whether it is an area of an image map, whose focus the browser draws (HTML standard, section 4.8.14). */
+  readonly isArea: boolean;
   /** What can be seen of it, in the window. */
   readonly box: ElementBox;
   /** All of it, from where its list begins: that stays the same when something scrolls. */
@@ -43,6 +49,8 @@ export interface FocusStep {
   /** Whether it is a frame, in which focus goes on by itself. */
   readonly isFrame: boolean;
   readonly isRightToLeft: boolean;
+  /** Whether it holds something that may have focus itself, as a region or a panel does. */
+  readonly isAround: boolean;
   /** Whether it is in a dialog, which may well keep focus. */
   readonly isInDialog: boolean;
   readonly url: string;
@@ -60,16 +68,25 @@ export function focused(): FocusStep | null {
     html: tagOf(active),
     seen: !isPlain || isSeen(active),
     cover: isPlain ? coverOf(active) : null,
-    isInMenu: menu !== undefined || active.closest('header, [role="banner"]') !== null,
+    isInMenu: menu !== undefined || isNearNavigation(active, knownNavigations()),
     list: listOf(active),
+    active: active.getAttribute('aria-activedescendant'),
+    isArea: active.localName === 'area',
     box: seenBox(active),
     placed: placeInList(active),
     kind: [menu ? numberOf(menu) : 0, active.localName, active.className, active.parentElement?.className].join(' '),
-    isRightToLeft: getComputedStyle(active).direction === 'rtl',
+    isRightToLeft: runsRightToLeft(active),
     isFrame: active.localName === 'iframe',
+    isAround: active.querySelector('a[href], button') !== null,
     isInDialog: active.closest('dialog, [role="dialog"], [role="alertdialog"], [aria-modal="true"]') !== null,
     url: location.href,
   };
+}
+
+/** Whether what comes later stands further left: by its direction, or where lines are vertical and follow from the right. */
+function runsRightToLeft(element: Element): boolean {
+  const { direction, writingMode } = getComputedStyle(element);
+  return writingMode === 'horizontal-tb' ? direction === 'rtl' : writingMode === 'vertical-rl';
 }
 
 function placeInList(element: Element): ElementBox {
@@ -81,8 +98,10 @@ function placeInList(element: Element): ElementBox {
 
 /** Puts focus on an element, as a script would. Whether that was taken. */
 export function focusOn(selector: string): boolean {
-  const element = elementAt(selector);
-  element?.focus({ preventScroll: false });
+  const element = subjectAt(selector);
+  // As the browser does it: a page may have replaced the method.
+  if (element && window.fairTrailActivity) window.fairTrailActivity.focus(element);
+  else element?.focus({ preventScroll: false });
   return element !== null && activeElement() === element;
 }
 
@@ -152,10 +171,12 @@ export interface Unreached {
 /** What can be seen and pressed in the menus, and is not among the stops. */
 export function unreached(stops: readonly number[]): readonly Unreached[] {
   const isInMenu = (element: Element) =>
-    knownNavigations().some((menu) => menu !== element && holds(menu, element)) ||
-    element.closest('header, [role="banner"]') !== null;
+    isNearNavigation(
+      element,
+      knownNavigations().filter((menu) => menu !== element),
+    );
   const reached = new Set(stops);
-  const all = deepElements(document, '*').filter((element) => isInMenu(element) && isShown(element));
+  const all = deepElements(document, '*').filter((element) => isInMenu(element) && isVisible(element));
   const addresses = new Set(
     all.filter((element) => reached.has(numberOf(element))).map((element) => element.getAttribute('href')),
   );

@@ -1,5 +1,5 @@
-import { linksIn } from '../deep-elements.ts';
-import { isDrawn, parentOf } from '../visible.ts';
+import { linksIn } from '../../reading/deep-elements.ts';
+import { isDrawn, parentOf } from '../../reading/visible.ts';
 import { mostLinks } from './fingerprint.ts';
 
 /**

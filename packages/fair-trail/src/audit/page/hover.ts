@@ -1,7 +1,7 @@
-import { linksIn } from '../deep-elements.ts';
-import { holds } from '../navigations.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen, parentOf } from '../visible.ts';
+import { linksIn } from '../../reading/deep-elements.ts';
+import { holds } from '../../reading/navigations.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isSeen, parentOf } from '../../reading/visible.ts';
 import { fingerprintOf } from './fingerprint.ts';
 
 /** An item of a menu that holds links which are not to be seen: the pointer over it may show them. */

@@ -1,7 +1,8 @@
-import { deepElements } from '../deep-elements.ts';
-import { holds, navigationsOf } from '../navigations.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isSeen, isShown, parentOf, type ElementBox } from '../visible.ts';
+import { menusIn } from '../../reading/near.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { holds } from '../../reading/navigations.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isSeen, isVisible, parentOf, type ElementBox } from '../../reading/visible.ts';
 
 /** An element that a fault of drawing is told of. */
 export interface Drawn {
@@ -14,11 +15,10 @@ const mostCompared = 150;
 
 /** The links and buttons of the menus that can be seen, menu by menu, with where their words stand. */
 function labelled(): readonly (readonly { readonly element: Element; readonly boxes: readonly ElementBox[] }[])[] {
-  const { landmarks, runs } = navigationsOf(document);
-  return [...landmarks, ...runs].map((menu) =>
+  return menusIn(document).map((menu) =>
     deepElements(menu, 'a[href], button, summary')
       .slice(0, mostCompared)
-      .filter((element) => isShown(element) && element.textContent.trim() !== '')
+      .filter((element) => isVisible(element) && element.textContent.trim() !== '')
       .map((element) => ({ element, boxes: wordsIn(element) }))
       .filter(({ boxes }) => boxes.length > 0),
   );
@@ -30,7 +30,7 @@ function wordsIn(element: Element): readonly ElementBox[] {
   const boxes: ElementBox[] = [];
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const around = node.parentElement;
-    if ((node.nodeValue ?? '').trim() === '' || !around || !isShown(around) || isForEars(around, element)) continue;
+    if ((node.nodeValue ?? '').trim() === '' || !around || !isVisible(around) || isForEars(around, element)) continue;
     const range = document.createRange();
     range.selectNodeContents(node);
     boxes.push(...[...range.getClientRects()].filter(({ width, height }) => width > 1 && height > 1));
@@ -107,10 +107,9 @@ function meet(some: readonly ElementBox[], others: readonly ElementBox[]): boole
  * moved sideways for them, `lost` where nothing gets there.
  */
 export function sticksOut(): readonly (Drawn & { readonly how: 'scrolls' | 'lost' })[] {
-  const { landmarks, runs } = navigationsOf(document);
   const page = document.scrollingElement ?? document.documentElement;
   const scrolls = page.scrollWidth > innerWidth + 1 && [document.documentElement, document.body].every(canMove);
-  return [...landmarks, ...runs].flatMap((menu) => {
+  return menusIn(document).flatMap((menu) => {
     const links = deepElements(menu, 'a[href], button, summary')
       .slice(0, mostCompared)
       .filter((link) => link.textContent.trim() !== '' && link.getClientRects().length > 0)

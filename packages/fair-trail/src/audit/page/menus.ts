@@ -1,8 +1,8 @@
-import { accessibleName } from '../accessible-name.ts';
-import { linksIn } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isDrawn, isExposed } from '../visible.ts';
+import { accessibleName, accessibleNameWhenShown } from '../../reading/accessible-name.ts';
+import { linksIn } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isDrawn, isExposed } from '../../reading/visible.ts';
 import { fingerprintOf, likenessOf, mostLinks } from './fingerprint.ts';
 
 /** A menu of a page, as it is held against those of other pages and widths. */
@@ -30,20 +30,27 @@ export interface FoundLink {
 }
 
 export function menusOf(navigations: readonly Element[]): readonly FoundMenu[] {
-  return navigations.filter(isExposed).map((menu) => {
-    const role = roleOf(menu);
-    const links = linksIn(menu).slice(0, mostLinks);
-    const left = links[0]?.getBoundingClientRect().left ?? 0;
-    return {
-      selector: selectorOf(menu),
-      html: tagOf(menu),
-      fingerprint: fingerprintOf(menu),
-      likeness: likenessOf(menu),
-      role,
-      name: role === 'navigation' ? accessibleName(menu, role) : '',
-      links: links.map((link) => linkOf(link, left)),
-    };
-  });
+  return navigations.filter(isExposed).map(menuOf);
+}
+
+/** Menus that are closed: they are compared with those of other pages, and not used. */
+export function hiddenMenusOf(navigations: readonly Element[]): readonly FoundMenu[] {
+  return navigations.filter((menu) => !isExposed(menu)).map(menuOf);
+}
+
+function menuOf(menu: Element): FoundMenu {
+  const role = roleOf(menu);
+  const links = linksIn(menu).slice(0, mostLinks);
+  const left = links[0]?.getBoundingClientRect().left ?? 0;
+  return {
+    selector: selectorOf(menu),
+    html: tagOf(menu),
+    fingerprint: fingerprintOf(menu),
+    likeness: likenessOf(menu),
+    role,
+    name: role === 'navigation' ? accessibleName(menu, role) : '',
+    links: links.map((link) => linkOf(link, left)),
+  };
 }
 
 function linkOf(link: HTMLAnchorElement, from: number): FoundLink {
@@ -51,7 +58,7 @@ function linkOf(link: HTMLAnchorElement, from: number): FoundLink {
   const current = link.closest('[aria-current]')?.getAttribute('aria-current') ?? 'false';
   return {
     href: link.href,
-    label: accessibleName(link, 'link'),
+    label: accessibleName(link, 'link') || accessibleNameWhenShown(link, 'link'),
     selector: selectorOf(link),
     html: tagOf(link),
     isDrawn: isDrawn(link),

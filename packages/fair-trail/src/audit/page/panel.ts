@@ -1,8 +1,9 @@
-import { deepElements } from '../deep-elements.ts';
-import { holds } from '../navigations.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isOnPage, isPinned, isSeen, parentOf, type ElementBox } from '../visible.ts';
-import { elementAt, elementOn, numberOf } from './elements.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { holds } from '../../reading/navigations.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isOnPage, isPinned, isSeen, parentOf, type ElementBox } from '../../reading/visible.ts';
+import { elementOn, numberOf } from '../../reading/element-at.ts';
+import { subjectAt } from './subject.ts';
 import { usable } from './snapshot.ts';
 
 /** What a toggle has opened. */
@@ -13,12 +14,17 @@ export interface OpenPanel {
   /** Whether it takes nearly all of the window, or says that nothing else is there. */
   readonly isOverlay: boolean;
   readonly isDialog: boolean;
+  /** Whether it says that nothing else is there while it is open. */
+  readonly isModal: boolean;
+  /** Whether it is no panel, but more of a list of which a part was to be seen before. */
+  readonly isPartOfList: boolean;
   /** Whether it lies over the page instead of pushing it away. */
   readonly isFloating: boolean;
   /** Whether text or controls lie under it. */
   readonly hidesContent: boolean;
   /** The links in it, by address. */
   readonly addresses: readonly string[];
+  readonly links: readonly { readonly selector: string; readonly html: string; readonly href: string }[];
   /** Links in it that stand outside of the window, where no scrolling gets. */
   readonly lost: readonly { readonly selector: string; readonly html: string }[];
   /** Whether focus is in it. */
@@ -32,7 +38,7 @@ const overlayShare = 0.7;
 
 /** The element that holds all that has come into sight; null where nothing has. */
 export function panelOf(selector: string, shown: readonly number[]): OpenPanel | null {
-  const toggle = elementAt(selector);
+  const toggle = subjectAt(selector);
   const wanted = new Set(shown);
   const elements = deepElements(document, usable).filter((element) => wanted.has(numberOf(element)));
   const panel = commonAncestor(elements, toggle);
@@ -50,15 +56,32 @@ export function panelOf(selector: string, shown: readonly number[]): OpenPanel |
     isOverlay:
       dialog?.getAttribute('aria-modal') === 'true' || (isFloating && share > overlayShare * innerWidth * innerHeight),
     isDialog: dialog !== null,
+    isModal: dialog?.getAttribute('aria-modal') === 'true' || (dialog?.matches(':modal') ?? false),
+    isPartOfList: elements.every((element) => isOfSeenList(element, wanted)),
     isFloating,
     hidesContent: isFloating && liesOnContent(panel),
     addresses: links.map((link) => link.href),
+    links: links.slice(0, 20).map((link) => ({ selector: selectorOf(link), html: tagOf(link), href: link.href })),
     lost: elements
       .filter((element) => isLost(element, panel))
       .map((element) => ({ selector: selectorOf(element), html: tagOf(element) })),
     hasFocus: holds(panel, document.activeElement ?? document.body) && document.activeElement !== document.body,
     target: middleOf(elements[Math.floor(elements.length / 2)]),
   };
+}
+
+/** Whether other items of its own list were there before it. */
+function isOfSeenList(element: Element, shown: ReadonlySet<number>): boolean {
+  const list = element.closest('ul, ol, menu, [role="list"], [role="menubar"]');
+  if (!list) return false;
+  return deepElements(list, usable).some(
+    (other) =>
+      !shown.has(numberOf(other)) && other.closest('ul, ol, menu, [role="list"]') === list && isLinkLike(other),
+  );
+}
+
+function isLinkLike(element: Element): boolean {
+  return element.matches('a[href]') && element.getClientRects().length > 0;
 }
 
 function middleOf(element: Element | undefined): readonly [number, number] | null {

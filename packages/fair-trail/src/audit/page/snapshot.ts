@@ -1,8 +1,10 @@
-import { deepElements } from '../deep-elements.ts';
-import { inOneReading } from '../one-reading.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isOnPage, isSeen, isShown } from '../visible.ts';
-import { elementAt, numberOf } from './elements.ts';
+import { expandedOf } from '../../reading/controls.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { inOneReading } from '../../reading/one-reading.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isOnPage, isSeen, isVisible } from '../../reading/visible.ts';
+import { subjectAt } from './subject.ts';
+import { numberOf } from '../../reading/element-at.ts';
 
 /** What is to be seen and used now, to be compared with what is after something was done. */
 export interface PageSnapshot {
@@ -67,16 +69,16 @@ export function snapshot(selector: string): PageSnapshot {
 }
 
 function snapshotOf(selector: string): PageSnapshot {
-  const toggle = elementAt(selector);
+  const toggle = subjectAt(selector);
   const all = deepElements(document, usable).slice(0, mostElements);
   return {
     url: location.href,
     title: document.title,
     content: contentOfPage(),
-    expanded: toggle ? expandedOf(toggle) : null,
+    expanded: toggle ? expandedText(toggle) : null,
     told: toggle ? toldBy(toggle) : '',
     drawn: all.filter(isOnPage).map(numberOf),
-    beside: all.filter((element) => isShown(element) && !isOnPage(element)).map(numberOf),
+    beside: all.filter((element) => isVisible(element) && !isOnPage(element)).map(numberOf),
     text: shortOf(document.body.innerText),
     boxes: boxesOf(),
     changes,
@@ -84,13 +86,10 @@ function snapshotOf(selector: string): PageSnapshot {
   };
 }
 
-/** Also where the browser tells it by itself: details, and what opens a popover. */
-export function expandedOf(toggle: Element): string | null {
-  const written = toggle.getAttribute('aria-expanded');
-  if (written !== null) return written;
-  if (toggle.localName === 'summary') return String(toggle.closest('details')?.open ?? false);
-  const popover = document.getElementById(toggle.getAttribute('popovertarget') ?? '');
-  return popover ? String(popover.matches(':popover-open')) : null;
+/** As it is written where the element says it, else as the browser knows it. */
+function expandedText(toggle: Element): string | null {
+  const expanded = expandedOf(toggle);
+  return toggle.getAttribute('aria-expanded') ?? (expanded === null ? null : String(expanded));
 }
 
 function toldBy(toggle: HTMLElement): string {

@@ -1,7 +1,7 @@
-import { deepElements } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isDrawn, isExposed } from '../visible.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isDrawn, isExposed } from '../../reading/visible.ts';
 
 /** A list of tabs, as it is to be used. */
 export interface FoundTablist {

@@ -1,13 +1,14 @@
-import { accessibleName } from '../accessible-name.ts';
-import { deepElements, linksIn } from '../deep-elements.ts';
-import { holds } from '../navigations.ts';
-import { roleOf } from '../role.ts';
-import { selectorOf, tagOf } from '../selector.ts';
-import { isOnPage, isSeen } from '../visible.ts';
-import { isMenuName } from '../words.ts';
+import { isNearNavigation } from '../../reading/near.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
+import { deepElements, linksIn } from '../../reading/deep-elements.ts';
+import { holds } from '../../reading/navigations.ts';
+import { roleOf } from '../../reading/role.ts';
+import { selectorOf, tagOf } from '../../reading/selector.ts';
+import { isOnPage, isSeen } from '../../reading/visible.ts';
+import { isMenuName } from '../../reading/words.ts';
 import { fingerprintOf, likenessOf } from './fingerprint.ts';
-import { hearsPresses, looksPressable } from './heard.ts';
-import { expandedOf } from './snapshot.ts';
+import { hearsPresses, looksPressable } from './listeners.ts';
+import { expandedOf } from '../../reading/controls.ts';
 
 export interface FoundToggle {
   readonly selector: string;
@@ -31,8 +32,7 @@ const kinds = ['told', 'named', 'plain', 'bare'] as const;
 /** What may open something, those that say so first. */
 export function togglesIn(navigations: readonly Element[]): readonly FoundToggle[] {
   const around = (element: Element) => navigations.find((navigation) => holds(navigation, element));
-  const isNear = (element: Element) =>
-    around(element) !== undefined || element.closest('header, [role="banner"]') !== null;
+  const isNear = (element: Element) => isNearNavigation(element, navigations);
   const hasUnseen = navigations.some((navigation) => linksIn(navigation).some((link) => !isOnPage(link)));
   const kindOf = (element: HTMLElement): FoundToggle['kind'] | null => {
     if (element.matches(told)) return 'told';
@@ -64,7 +64,7 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
           fingerprint: `${fingerprintOf(menu)}\n${fingerprintOf(element)}`,
           likeness: [likenessOf(menu), element.localName, element.className, kind].join('\n'),
           kind,
-          isOpen: expandedOf(element) === 'true',
+          isOpen: expandedOf(element) === true,
         },
       ];
     })

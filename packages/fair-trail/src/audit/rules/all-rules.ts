@@ -1,5 +1,13 @@
 import type { Rule } from '../rule.ts';
-import { breadcrumbDataDiffers, breadcrumbElsewhere, breadcrumbTwice, breadcrumbUnmarked } from './breadcrumbs.ts';
+import {
+  breadcrumbDataDiffers,
+  breadcrumbElsewhere,
+  breadcrumbOfOtherSection,
+  breadcrumbOrder,
+  breadcrumbTwice,
+  breadcrumbUnmarked,
+  breadcrumbWithoutLandmark,
+} from './breadcrumbs.ts';
 import { looksMarkedElsewhere, markByColorOnly, markOnlySeen, pageNotMarked } from './marks-appearance.ts';
 import { lowContrast, smallTarget } from './size-and-contrast.ts';
 import { markOnAnotherPage, severalCurrentPages, unknownCurrentValue } from './marks.ts';
@@ -9,14 +17,58 @@ import { deadFragment, newWindowUntold, placeholderLink } from './link-targets.t
 import {
   controlInControl,
   focusInHidden,
+  landmarkNameRepeatsRole,
   landmarksAlike,
   menuWithoutItems,
   severalTabsSelected,
   stateNotTold,
   tabsOutOfList,
 } from './relations.ts';
-import { noTabSelected, referenceToNothing, tabThatLeaves, toggleSaysClosed, toggleStateWrong } from './states.ts';
+import {
+  noTabSelected,
+  referenceToNothing,
+  tabThatLeaves,
+  toggleNameWrong,
+  toggleSaysClosed,
+  toggleStateWrong,
+} from './states.ts';
 import { linksAllAlike, listWithStrays, oneNameSeveralPlaces } from './lists-of-links.ts';
+import {
+  roleUnknown,
+  roleNotAllowed,
+  stateNotSupported,
+  nameNotAllowed,
+  itemWithoutGroup,
+  groupWithOthers,
+  groupWithoutItems,
+  popupOfOtherKind,
+  dialogWithoutName,
+  tabpanelWithoutName,
+  tabWithoutPanel,
+  menuInLiveRegion,
+} from './aria-roles.ts';
+import {
+  idTwice,
+  ownedTwice,
+  setSizeWrong,
+  levelWrong,
+  landmarkTwice,
+  popoverOfNothing,
+  detailsWithoutSummary,
+} from './aria-relations.ts';
+import { seenNotExposed, exposedNotSeen, wordsMarkElsewhere, disabledLinkWorks } from './seen-and-exposed.ts';
+import { pageWithoutLanguage, languageUnknown, languageOfLabel } from './languages.ts';
+import {
+  titleSaysNothing,
+  titleOfOtherPage,
+  pageMovesOn,
+  frameWithoutName,
+  fieldWithoutName,
+  nameSaysNothing,
+  accesskeyTwice,
+  skipLinkHidden,
+  skipLinkLate,
+} from './whole-page.ts';
 
 /**
  * Every rule for what can be read in a document, without using it.
@@ -35,6 +87,7 @@ export const rules: readonly Rule[] = [
   unknownCurrentValue,
   stateNotTold,
   focusInHidden,
+  landmarkNameRepeatsRole,
   landmarksAlike,
   tabsOutOfList,
   severalTabsSelected,
@@ -50,6 +103,7 @@ export const rules: readonly Rule[] = [
   pageNotMarked,
   toggleStateWrong,
   toggleSaysClosed,
+  toggleNameWrong,
   referenceToNothing,
   noTabSelected,
   tabThatLeaves,
@@ -64,4 +118,42 @@ export const rules: readonly Rule[] = [
   menuWithoutLandmark,
   newWindowUntold,
   zoomPrevented,
+  breadcrumbOrder,
+  breadcrumbOfOtherSection,
+  breadcrumbWithoutLandmark,
+  roleUnknown,
+  roleNotAllowed,
+  stateNotSupported,
+  nameNotAllowed,
+  itemWithoutGroup,
+  groupWithOthers,
+  groupWithoutItems,
+  popupOfOtherKind,
+  dialogWithoutName,
+  tabpanelWithoutName,
+  tabWithoutPanel,
+  menuInLiveRegion,
+  idTwice,
+  ownedTwice,
+  setSizeWrong,
+  levelWrong,
+  landmarkTwice,
+  popoverOfNothing,
+  detailsWithoutSummary,
+  seenNotExposed,
+  exposedNotSeen,
+  wordsMarkElsewhere,
+  disabledLinkWorks,
+  pageWithoutLanguage,
+  languageUnknown,
+  languageOfLabel,
+  titleSaysNothing,
+  titleOfOtherPage,
+  pageMovesOn,
+  frameWithoutName,
+  fieldWithoutName,
+  nameSaysNothing,
+  accesskeyTwice,
+  skipLinkHidden,
+  skipLinkLate,
 ];

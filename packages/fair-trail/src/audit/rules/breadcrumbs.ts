@@ -1,7 +1,8 @@
-import { breadcrumbTrails, type BreadcrumbTrail } from '../breadcrumb-trails.ts';
+import { breadcrumbTrails, type BreadcrumbTrail } from '../../reading/breadcrumb-trails.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { wordsOf } from '../words.ts';
-import { isSamePage } from './link-targets.ts';
+import { wordsOf } from '../../reading/words.ts';
+import { isExposed } from '../../reading/visible.ts';
+import { isSamePage, resolved } from '../../reading/addresses.ts';
 
 export const breadcrumbElsewhere: Rule = {
   id: 'breadcrumb-elsewhere',
@@ -69,6 +70,83 @@ export const breadcrumbUnmarked: Rule = {
     for (const { items } of breadcrumbTrails(document, url)) {
       const last = items.at(-1);
       if (last?.link && last.place && isSamePage(last.place, url) && !last.isCurrent) yield { element: last.link };
+    }
+  },
+};
+
+export const breadcrumbOrder: Rule = {
+  id: 'breadcrumb-order',
+  title: 'The breadcrumbs are in another order than the pages lie in each other.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['1.3.2'],
+  hurts: 'Everybody who wants to go up one step: the step leads down.',
+  remedy: 'Begin with the home page, and end with this page; turn the order by no stylesheet.',
+  standard: 'ARIA Authoring Practices, breadcrumb pattern: links to the parent pages in hierarchical order',
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
+    for (const { items } of breadcrumbTrails(document, url)) {
+      const places = items.flatMap(({ link, place }) => (link && place ? [{ link, path: folderOf(place) }] : []));
+      const wrong = places.find(({ path }, index) => {
+        const before = places[index - 1];
+        return before !== undefined && before.path !== path && before.path.startsWith(path);
+      });
+      if (wrong) yield { element: wrong.link, message: `${wrong.path} comes after a page that lies in it.` };
+    }
+  },
+};
+
+function folderOf({ pathname }: URL): string {
+  return pathname.replace(/(?:index\.html?)?$/u, '').replace(/\/?$/u, '/');
+}
+
+export const breadcrumbOfOtherSection: Rule = {
+  id: 'breadcrumb-of-other-section',
+  title: 'The breadcrumbs lead through another section than the one that this page lies in.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['2.4.4'],
+  hurts: 'Everybody who wants to go up one step: they come to another part of the site.',
+  remedy: 'Make the breadcrumbs from the same list as the menu, by the address of the page.',
+  standard: 'ARIA Authoring Practices, breadcrumb pattern: the parent pages of the current page',
+  check: function* ({ document, url, links }: PageContext): Iterable<Violation> {
+    const own = folderOf(url);
+    const sections = links
+      .filter(isExposed)
+      .map((link) => resolved(link, url))
+      .filter((place) => place?.origin === url.origin)
+      .map((place) => (place ? folderOf(place) : ''));
+    // Where no address of a menu lies around this page, addresses say nothing of what lies in what.
+    const around = sections.filter((path) => path !== '/' && path !== own && own.startsWith(path));
+    if (around.length === 0) return;
+    for (const { items } of breadcrumbTrails(document, url)) {
+      const parents = items.filter(
+        ({ link, place, isCurrent }) => link && place && !isCurrent && place.pathname !== '/',
+      );
+      const wrong = parents.find(({ place }) => place && folderOf(place) !== own && !own.startsWith(folderOf(place)));
+      const isRight = parents.some(({ place }) => place && around.includes(folderOf(place)));
+      if (wrong?.link && !isRight) {
+        yield {
+          element: wrong.link,
+          message: `It leads to ${wrong.place?.pathname ?? ''}; this page is ${url.pathname}.`,
+        };
+      }
+    }
+  },
+};
+
+export const breadcrumbWithoutLandmark: Rule = {
+  id: 'breadcrumb-without-landmark',
+  title: 'The breadcrumbs are no navigation landmark.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: ['1.3.1'],
+  hurts: 'People who go from landmark to landmark do not find them.',
+  remedy: 'Put them into <nav aria-label="Breadcrumb">.',
+  standard: 'ARIA Authoring Practices, breadcrumb pattern: contained within a navigation landmark region',
+  check: function* ({ document, url }: PageContext): Iterable<Violation> {
+    for (const { element, items } of breadcrumbTrails(document, url)) {
+      const isIn = element.closest('nav, [role="navigation"]') ?? element.querySelector('nav, [role="navigation"]');
+      if (!isIn && items.filter(({ link }) => link).length >= 2) yield { element };
     }
   },
 };

@@ -1,8 +1,9 @@
-import { accessibleName } from '../accessible-name.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
 import { decodeSegment } from '../../core/site/encoding.ts';
 import type { PageContext, Rule, Violation } from '../rule.ts';
-import { isExposed } from '../visible.ts';
-import { wordsOf } from '../words.ts';
+import { resolved } from '../../reading/addresses.ts';
+import { isExposed } from '../../reading/visible.ts';
+import { wordsOf } from '../../reading/words.ts';
 
 /** Fragments that mean something without an element of that id (HTML standard, section 7.4.6.4). */
 const isTop = (fragment: string) => fragment === '' || fragment.toLowerCase() === 'top';
@@ -32,7 +33,7 @@ export const placeholderLink: Rule = {
       if (link.hasAttribute('role') || link.hasAttribute('aria-expanded') || link.hasAttribute('aria-haspopup'))
         continue;
       if (!isExposed(link) || /\b(?:top|up)\b/iu.test(link.textContent)) continue;
-      if (href === '#' || /^javascript:\s*(?:void\s*\(?\s*0?\s*\)?)?;?\s*$/iu.test(href)) {
+      if (href === '#' || href === '' || /^javascript:\s*(?:void\s*\(?\s*0?\s*\)?)?;?\s*$/iu.test(href)) {
         yield { element: link, message: `Its address is “${href}”.` };
       }
     }
@@ -66,7 +67,7 @@ export const deadFragment: Rule = {
   id: 'dead-fragment',
   title: 'A link leads to a place on this page that is not there.',
   severity: 'error',
-  certainty: 'sure',
+  certainty: 'likely',
   wcag: ['2.4.1'],
   hurts: 'People who use the keyboard: a skip link that skips nothing leaves them to go through the whole menu.',
   remedy: 'Give the place the id that the link names, or correct the link.',
@@ -81,33 +82,8 @@ export const deadFragment: Rule = {
       const isThere = [raw, fragment].some(
         (id) => document.getElementById(id) !== null || document.querySelector(`a[name="${CSS.escape(id)}"]`) !== null,
       );
-      // A script that listens for the change may show something for it.
+      // A script that listens for the change may make it: only following the link tells.
       if (!isThere) yield { element: link, message: `Nothing on the page has the id “${fragment}”.` };
     }
   },
 };
-
-export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
-  const href = link.getAttribute('href');
-  if (href === null) return null;
-  try {
-    const { ownerDocument: document } = link;
-    // A base of the document's own counts, and no address that the caller knows better does.
-    const hasBase = document.baseURI !== document.URL && document.querySelector('base[href]') !== null;
-    return new URL(href.trim(), hasBase ? document.baseURI : url);
-  } catch {
-    return null;
-  }
-}
-
-/** Whether two addresses are of one page. A trailing slash, and the name of a folder's own page, make no other page; the query does, and so does a route in the hash. */
-export function isSamePage(target: URL | null, url: URL): boolean {
-  if (target?.origin !== url.origin || target.search !== url.search) return false;
-  // The first route of an app is its page without one.
-  const route = ({ hash }: URL) => (/^#!?\/./u.test(hash) ? hash : '');
-  return pathOf(target) === pathOf(url) && route(target) === route(url);
-}
-
-function pathOf({ pathname }: URL): string {
-  return pathname.replace(/\/(?:index\.html?)?$/u, '');
-}

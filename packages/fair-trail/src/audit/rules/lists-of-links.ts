@@ -1,10 +1,10 @@
-import { accessibleName } from '../accessible-name.ts';
-import { deepElements, linksIn } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
+import { deepElements, linksIn } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isExposed } from '../visible.ts';
-import { wordsOf } from '../words.ts';
-import { isSamePage, resolved } from './link-targets.ts';
+import { isExposed } from '../../reading/visible.ts';
+import { wordsOf } from '../../reading/words.ts';
+import { isSamePage, resolved } from '../../reading/addresses.ts';
 
 export const linksAllAlike: Rule = {
   id: 'links-all-alike',

@@ -1,9 +1,9 @@
 import { contrast, readComputedColor } from '../../core/color/color.ts';
-import { linksIn } from '../deep-elements.ts';
-import { differencesOf, type Look } from '../appearance.ts';
+import { linksIn } from '../../reading/deep-elements.ts';
+import { differencesOf, type Look } from '../../reading/appearance.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isDrawn, isExposed } from '../visible.ts';
-import { isSamePage, resolved } from './link-targets.ts';
+import { isDrawn, isExposed } from '../../reading/visible.ts';
+import { isSamePage, resolved } from '../../reading/addresses.ts';
 
 /** A class by which stylesheets mark where we are. */
 const markingClass =

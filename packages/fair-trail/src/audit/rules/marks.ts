@@ -1,9 +1,9 @@
-import { accessibleName } from '../accessible-name.ts';
-import { deepElements, linksIn } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
+import { deepElements, linksIn } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isExposed } from '../visible.ts';
-import { isSamePage, resolved } from './link-targets.ts';
+import { isExposed } from '../../reading/visible.ts';
+import { isSamePage, resolved } from '../../reading/addresses.ts';
 
 const values: ReadonlySet<string> = new Set(['page', 'step', 'location', 'date', 'time', 'true', 'false', '']);
 
@@ -20,17 +20,20 @@ export const severalCurrentPages: Rule = {
   check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const navigation of navigations) {
       const current = deepElements(navigation, '[aria-current="page"]').filter(isExposed);
-      // The same address twice, such as a picture and its words, is one answer.
-      const places = new Map(current.map((link) => [placeOf(link, url), link]));
-      if (places.size < 2) continue;
-      for (const link of [...places.values()].slice(1)) yield { element: link };
+      // The same address twice, such as a picture and its words, is one answer; so is a text and a link to this page.
+      const places = new Map(current.map((element) => [placeOf(element, url), element]));
+      const isText = [...places.keys()].some((place) => place.startsWith('text '));
+      const own = [...places].find(([place]) => URL.canParse(place) && isSamePage(new URL(place), url));
+      if (isText && own) places.delete(own[0]);
+      for (const element of [...places.values()].slice(1)) yield { element };
     }
   },
 };
 
 function placeOf(element: Element, url: URL): string {
   const link = element.closest<HTMLAnchorElement>('a[href]') ?? element.querySelector<HTMLAnchorElement>('a[href]');
-  return (link && resolved(link, url)?.href) ?? accessibleName(element, roleOf(element));
+  const name = accessibleName(element, roleOf(element)) || element.textContent.trim();
+  return (link && resolved(link, url)?.href) ?? `text ${name}`;
 }
 
 export const markOnAnotherPage: Rule = {

@@ -1,8 +1,8 @@
-import { accessibleName } from '../accessible-name.ts';
-import { roleOf } from '../role.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
+import { roleOf } from '../../reading/role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isExposed } from '../visible.ts';
-import { wordsOf } from '../words.ts';
+import { isExposed } from '../../reading/visible.ts';
+import { wordsOf } from '../../reading/words.ts';
 
 export const linkWithoutName: Rule = {
   id: 'link-without-name',

@@ -1,7 +1,7 @@
-import { linksIn } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
+import { linksIn } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isDrawn, isExposed } from '../visible.ts';
+import { isDrawn, isExposed } from '../../reading/visible.ts';
 
 export const pageWithoutTitle: Rule = {
   id: 'page-without-title',

@@ -1,8 +1,8 @@
-import { accessibleName } from '../accessible-name.ts';
-import { deepElements } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isDrawn, isExposed, parentOf } from '../visible.ts';
+import { isDrawn, isExposed, parentOf } from '../../reading/visible.ts';
 
 export const stateNotTold: Rule = {
   id: 'expanded-value-unknown',
@@ -70,6 +70,23 @@ export const landmarksAlike: Rule = {
       // The same menu twice, such as above and below a long page, may well have the same name.
       if (!other || (name !== '' && sameLinks(other, landmark))) continue;
       yield { element: landmark, message: name === '' ? 'It has no name.' : `Another is called “${name}” too.` };
+    }
+  },
+};
+
+export const landmarkNameRepeatsRole: Rule = {
+  id: 'landmark-name-repeats-role',
+  title: 'The name of a navigation landmark says that it is navigation.',
+  severity: 'advice',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'People who use a screen reader hear "navigation" twice.',
+  remedy: 'Name it by what is in it: "Main", "Footer".',
+  standard: 'ARIA Authoring Practices, landmark regions: do not use the role as part of the label',
+  check: function* ({ navigations }: PageContext): Iterable<Violation> {
+    for (const landmark of navigations) {
+      if (roleOf(landmark) !== 'navigation' || !isExposed(landmark)) continue;
+      if (/\bnav(?:igation)?\b/iu.test(accessibleName(landmark, 'navigation'))) yield { element: landmark };
     }
   },
 };
@@ -166,6 +183,11 @@ const interactive: ReadonlySet<string> = new Set([
   'spinbutton',
 ]);
 
+/** Roles in which nothing else is announced (WAI-ARIA 1.2, section 5.2.9), and links. */
+const presentational: ReadonlySet<string> = new Set(
+  'button checkbox link menuitemcheckbox menuitemradio option radio switch tab'.split(' '),
+);
+
 export const controlInControl: Rule = {
   id: 'control-in-control',
   title: 'A control stands within another one.',
@@ -175,11 +197,15 @@ export const controlInControl: Rule = {
   hurts: 'People who listen to the page are told of one of the two; a press does the one, the other, or both.',
   remedy: 'Put them beside each other.',
   standard: 'HTML standard, sections 4.5.1 and 4.10.6: no interactive content within',
-  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
-    for (const inner of [...links, ...controls]) {
+  check: function* ({ document, links, controls }: PageContext): Iterable<Violation> {
+    for (const inner of [
+      ...links,
+      ...controls,
+      ...deepElements(document, '[role="tab"] button, [role="tab"] a[href]'),
+    ]) {
       if (!interactive.has(roleOf(inner) ?? '') || !isExposed(inner)) continue;
       for (let outer = parentOf(inner); outer; outer = parentOf(outer)) {
-        const isControl = outer.matches('a[href], button') || ['button', 'link'].includes(roleOf(outer) ?? '');
+        const isControl = outer.matches('a[href], button') || presentational.has(roleOf(outer) ?? '');
         if (isControl && outer.localName !== 'summary') {
           yield { element: inner };
           break;

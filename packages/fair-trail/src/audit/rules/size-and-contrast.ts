@@ -1,6 +1,8 @@
-import { type Color, contrast, readComputedColor } from '../../core/color/color.ts';
+import { contrast } from '../../core/color/color.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isDrawn, parentOf } from '../visible.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { groundOf } from '../../reading/ground.ts';
+import { boxOf, isDrawn, isVisible } from '../../reading/visible.ts';
 
 /** WCAG 2.2, 2.5.8: in CSS pixels. */
 const leastTarget = 24;
@@ -19,9 +21,9 @@ export const smallTarget: Rule = {
     const targets = [...links, ...controls].filter((element) => isDrawn(element) && !isDisabled(element));
     const boxes = targets.map((element) => ({
       element,
-      box: element.getBoundingClientRect(),
+      box: boxOf(element),
       // A link that goes on in the next line is not in all of the room around its parts.
-      parts: [...element.getClientRects()],
+      parts: element.localName === 'area' ? [boxOf(element)] : [...element.getClientRects()],
     }));
     for (const { element, box } of boxes) {
       const isSmall = box.width < leastTarget || box.height < leastTarget;
@@ -79,20 +81,29 @@ function isClose(
 
 export const lowContrast: Rule = {
   id: 'low-contrast',
-  title: 'A label has too little contrast with what it stands on.',
+  title: 'A text of the navigation has too little contrast with what it stands on.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.3'],
   hurts: 'People with low vision, and everybody in the sun.',
-  remedy: 'Make the label darker or what it stands on lighter, or the other way round.',
+  remedy: 'Make the text darker or what it stands on lighter, or the other way round.',
   standard: 'WCAG 2.2, 1.4.3 Contrast (Minimum)',
-  check: function* ({ links, controls }: PageContext): Iterable<Violation> {
-    for (const element of [...links, ...controls]) {
+  check: function* ({ navigations, links, controls, fields }: PageContext): Iterable<Violation> {
+    const within = navigations.flatMap((navigation) => deepElements(navigation, '*').slice(0, mostTexts));
+    const around = [...links, ...controls].flatMap((element) => [element, ...deepElements(element, '*')]);
+    for (const element of new Set<Element>([...around, ...within])) {
       const found = contrastOfLabel(element);
       if (found && found.ratio < found.least) yield { element, message: contrastMessage(found) };
     }
+    for (const field of fields) {
+      const found = contrastOfField(field);
+      if (found && found.ratio < found.least) yield { element: field, message: contrastMessage(found) };
+    }
   },
 };
+
+/** More of one menu are drawn by the same rules. */
+const mostTexts = 1000;
 
 export interface LabelContrast {
   readonly ratio: number;
@@ -106,41 +117,37 @@ export function contrastMessage({ ratio, least }: Pick<LabelContrast, 'ratio' | 
   return `Its contrast is ${(Math.floor(ratio * 100) / 100).toFixed(2)} : 1; ${least} is needed.`;
 }
 
-/** The contrast of an element's own label with what it stands on; null where there is none, or where it cannot be told. */
+/** The contrast of an element's own text with what it stands on; null where there is none, or where it is not known. */
 export function contrastOfLabel(element: Element): LabelContrast | null {
-  const isOff = isDisabled(element) || element.getAttribute('aria-disabled') === 'true';
-  if (!isDrawn(element) || isOff || !hasLabel(element)) return null;
+  const isOff = isDisabled(element) || element.closest('[aria-disabled="true"]') !== null;
+  if (isOff || !hasLabel(element) || !isVisible(element)) return null;
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
-  const text = style && readComputedColor(style.color);
-  const board = text && boardBehind(element);
-  if (!style || !text || !board) return null;
+  return style ? contrastOn(element, style, style.color) : null;
+}
+
+/** The same of what is written in a field: its value, or what stands in for one. */
+function contrastOfField(field: HTMLInputElement): LabelContrast | null {
+  const { defaultView: window } = field.ownerDocument;
+  if (!window || isDisabled(field) || !isVisible(field)) return null;
+  if (field.value !== '')
+    return contrastOn(field, window.getComputedStyle(field), window.getComputedStyle(field).color);
+  const placeholder = window.getComputedStyle(field, '::placeholder');
+  return field.placeholder === '' ? null : contrastOn(field, window.getComputedStyle(field), placeholder.color);
+}
+
+function contrastOn(element: Element, style: CSSStyleDeclaration, color: string): LabelContrast | null {
+  const ground = groundOf(element);
+  const text = ground?.seen(color);
+  if (!ground || !text) return null;
   const size = Number.parseFloat(style.fontSize);
   const isLarge = size >= 24 || (size >= 18.66 && Number(style.fontWeight) >= 700);
-  return { ratio: contrast(text, board), least: isLarge ? 3 : 4.5, isBrowsersRed: style.color === 'rgb(255, 0, 0)' };
+  const isBrowsersRed = color === 'rgb(255, 0, 0)';
+  return { ratio: contrast(text, ground.ground), least: isLarge ? 3 : 4.5, isBrowsersRed };
 }
 
-/** Text of its own, drawn in its own color: what stands deeper may be drawn otherwise. */
+/** Text of its own, of letters or digits: signs between items say nothing. */
 function hasLabel(element: Element): boolean {
-  return [...element.childNodes].some((node) => node.nodeType === 3 && (node.nodeValue ?? '').trim() !== '');
-}
-
-/** What a label is painted on; null where that is not known for sure: pictures, filters, layers, what is see-through. */
-function boardBehind(element: Element): Color | null {
-  const { defaultView: window } = element.ownerDocument;
-  for (let at: Element | null = element; at && window; at = parentOf(at)) {
-    const style = window.getComputedStyle(at);
-    const isPlain =
-      style.backgroundImage === 'none' &&
-      style.opacity === '1' &&
-      style.filter === 'none' &&
-      style.mixBlendMode === 'normal' &&
-      ['::before', '::after'].every((pseudo) => window.getComputedStyle(at, pseudo).content === 'none');
-    if (!isPlain) return null;
-    // What has a place of its own may lie on anything.
-    const isPlaced = style.position !== 'static' && style.position !== 'relative';
-    const color = readComputedColor(style.backgroundColor);
-    if (color) return color;
-    if (style.backgroundColor !== 'rgba(0, 0, 0, 0)' || isPlaced) return null;
-  }
-  return { red: 1, green: 1, blue: 1 };
+  return [...element.childNodes].some(
+    (node) => node.nodeType === 3 && /[\p{Letter}\p{Number}]/u.test(node.nodeValue ?? ''),
+  );
 }

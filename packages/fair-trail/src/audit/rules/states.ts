@@ -1,7 +1,10 @@
-import { deepElements, linksIn } from '../deep-elements.ts';
-import { roleOf } from '../role.ts';
+import { isClosingName } from '../../reading/words.ts';
+import { accessibleName } from '../../reading/accessible-name.ts';
+import { controlled } from '../../reading/controls.ts';
+import { deepElements, linksIn } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
 import type { Violation, PageContext, Rule } from '../rule.ts';
-import { isDrawn, isExposed, isSeen } from '../visible.ts';
+import { isDrawn, isExposed, isSeen } from '../../reading/visible.ts';
 
 export const toggleStateWrong: Rule = {
   id: 'toggle-state-wrong',
@@ -43,13 +46,28 @@ export const toggleSaysClosed: Rule = {
   },
 };
 
-function controlled(toggle: Element): readonly Element[] {
-  const root = toggle.getRootNode() as Document | ShadowRoot;
-  return (toggle.getAttribute('aria-controls') ?? '')
-    .split(/\s+/u)
-    .map((id) => (id === '' ? null : root.getElementById(id)))
-    .filter((element) => element !== null);
-}
+const references = [
+  ...['aria-labelledby', 'aria-describedby', 'aria-owns', 'aria-activedescendant', 'popovertarget', 'commandfor'],
+  ...['aria-controls', 'for'],
+] as const;
+
+export const toggleNameWrong: Rule = {
+  id: 'toggle-name-wrong',
+  title: 'A button is called as if something were open that it says is closed.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['4.1.2'],
+  hurts: 'People who use a screen reader hear "Close menu, collapsed".',
+  remedy: 'Keep one name, such as "Menu", and let aria-expanded announce the state.',
+  standard: 'ARIA Authoring Practices, disclosure pattern; WCAG 2.2, 4.1.2',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    for (const toggle of deepElements(document, '[aria-expanded="false"]')) {
+      if (!isExposed(toggle) || !isDrawn(toggle)) continue;
+      const name = accessibleName(toggle, roleOf(toggle));
+      if (isClosingName(name)) yield { element: toggle, message: `It is called “${name}”.` };
+    }
+  },
+};
 
 export const referenceToNothing: Rule = {
   id: 'reference-to-nothing',
@@ -60,17 +78,19 @@ export const referenceToNothing: Rule = {
   hurts: 'People who listen to the page miss the name, or the part, that was meant.',
   remedy: 'Give the element that is meant this id, or correct the reference.',
   standard: 'WAI-ARIA 1.2, section 6.3 (ID references)',
-  check: function* ({ document, navigations, controls }: PageContext): Iterable<Violation> {
+  check: function* ({ document, navigations, controls, isNear }: PageContext): Iterable<Violation> {
     const elements = new Set<Element>([
       ...navigations.flatMap((navigation) => [navigation, ...deepElements(navigation, '*')]),
       ...controls,
       ...deepElements(document, '[popovertarget], [role="tab"]'),
+      ...deepElements(document, 'label[for]').filter(isNear),
+      ...deepElements(document, '[aria-activedescendant]'),
     ]);
     for (const element of elements) {
       const root = element.getRootNode() as Document | ShadowRoot;
-      for (const attribute of ['aria-labelledby', 'popovertarget', 'aria-controls']) {
+      for (const attribute of references) {
         const ids = (element.getAttribute(attribute) ?? '').split(/\s+/u).filter(Boolean);
-        const isThere = ids.some((id) => root.getElementById(id) !== null);
+        const isThere = ids.some((id) => root.getElementById(id) ?? document.getElementById(id));
         if (ids.length === 0 || isThere || !isExposed(element)) continue;
         // What is closed may be made only when it is opened.
         if (attribute === 'aria-controls' && element.getAttribute('aria-expanded') !== 'true') continue;

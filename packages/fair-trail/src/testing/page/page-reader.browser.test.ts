@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, test } from 'vitest';
 import { treesOf } from '../tree.ts';
 import { DocumentReader } from './page-reader.ts';
-import type { ItemReading } from './reading.ts';
+import type { ItemReading } from '../../reading/page-reading.ts';
 
 afterEach(() => document.body.replaceChildren());
 

@@ -1,17 +1,17 @@
-import { accessibleNameWhenShown } from '../../audit/accessible-name.ts';
-import { deepElements } from '../../audit/deep-elements.ts';
-import { inOneReading } from '../../audit/one-reading.ts';
-import { untilQuiet } from '../../audit/page/quiet.ts';
-import { roleOf } from '../../audit/role.ts';
-import { parentOf } from '../../audit/visible.ts';
-import { Elements } from './elements.ts';
-import { breadcrumbsOf, menusAndControls } from './menus.ts';
-import { linkOf } from './items.ts';
-import type { FocusReading, FoundReading, PageReading } from './reading.ts';
-import { isShown } from './shown.ts';
+import { accessibleNameWhenShown } from '../../reading/accessible-name.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { inOneReading } from '../../reading/one-reading.ts';
+import { activeElement } from '../../reading/element-at.ts';
+import { untilQuiet } from '../../reading/quiet.ts';
+import { roleOf } from '../../reading/role.ts';
+import { Elements } from '../../reading/elements.ts';
+import { breadcrumbsOf, menusAndControls } from '../../reading/menus.ts';
+import { linkOf } from '../../reading/items.ts';
+import type { FocusReading, FoundReading, PageReading } from '../../reading/page-reading.ts';
+import { isInReach } from '../../reading/reach.ts';
 import { setTextSize } from './text-size.ts';
-import { focusable } from './focusable.ts';
-import { tablistsOf } from './tablists.ts';
+import { focusable } from '../../reading/focusable.ts';
+import { tablistsOf } from '../../reading/tablists.ts';
 
 /** Where an element lies from what has focus, in the order of the document. */
 export type Direction = 'here' | 'forward' | 'backward';
@@ -71,7 +71,7 @@ export class DocumentReader implements PageReader {
   }
 
   focus(): FocusReading | null {
-    const active = this.#active();
+    const active = activeElement(this.#document);
     if (!active) return null;
     const role = roleOf(active);
     return { element: this.#elements.numberOf(active), role, name: accessibleNameWhenShown(active, role ?? 'button') };
@@ -79,7 +79,7 @@ export class DocumentReader implements PageReader {
 
   directionTo(element: number): Direction {
     const target = this.element(element);
-    const active = this.#active();
+    const active = activeElement(this.#document);
     if (active === target) return 'here';
     if (!active || !target) return 'forward';
     const isBefore = active.compareDocumentPosition(target) & 2;
@@ -105,7 +105,7 @@ export class DocumentReader implements PageReader {
       if (roleOf(element) !== role) return [];
       const name = accessibleNameWhenShown(element, role);
       if (!isWanted(name)) return [];
-      const isNow = isShown(element);
+      const isNow = isInReach(element);
       return [
         { element: this.#elements.numberOf(element), name, isShown: isNow, link: linkOf(element, this.#elements) },
       ];
@@ -134,12 +134,6 @@ export class DocumentReader implements PageReader {
   /** For hosts in the same window: what a number stands for; null where it has gone. */
   element(number: number): HTMLElement | null {
     return this.#elements.at(number);
-  }
-
-  #active(): Element | null {
-    let active = this.#document.activeElement;
-    while (active?.shadowRoot?.activeElement) active = active.shadowRoot.activeElement;
-    return active === null || active === this.#document.body || parentOf(active) === null ? null : active;
   }
 }
 

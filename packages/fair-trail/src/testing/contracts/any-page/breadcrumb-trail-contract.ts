@@ -1,5 +1,5 @@
 import { expect } from 'vitest';
-import { isSamePage } from '../../../audit/rules/link-targets.ts';
+import { isSamePage } from '../../../reading/addresses.ts';
 import { breadcrumbs } from '../../../core/site/breadcrumbs.ts';
 import { locate } from '../../../core/site/locate.ts';
 import type { SiteRecords } from '../../../core/site/records.ts';
@@ -9,7 +9,7 @@ import type { Input } from '../../host.ts';
 import { navigationMatchers } from '../../matchers.ts';
 import type { Menu } from '../../menu.ts';
 import type { Navigation } from '../../navigation.ts';
-import type { BreadcrumbReading } from '../../page/reading.ts';
+import type { BreadcrumbReading } from '../../../reading/page-reading.ts';
 import { pathOf } from '../../path-of.ts';
 import { type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
 

@@ -7,7 +7,7 @@ import type { Input } from '../../host.ts';
 import { navigationMatchers } from '../../matchers.ts';
 import type { Menu } from '../../menu.ts';
 import type { Navigation } from '../../navigation.ts';
-import type { ControlReading, ItemReading } from '../../page/reading.ts';
+import type { ControlReading, ItemReading } from '../../../reading/page-reading.ts';
 import type { ContractPart } from '../contract.ts';
 
 expect.extend(navigationMatchers);

@@ -2,7 +2,7 @@ import { expect } from 'vitest';
 import { NotJudged } from '../../failures.ts';
 import type { Input } from '../../host.ts';
 import type { Navigation } from '../../navigation.ts';
-import type { TablistReading, TabReading } from '../../page/reading.ts';
+import type { TablistReading, TabReading } from '../../../reading/page-reading.ts';
 import type { Tablist } from '../../tablist.ts';
 import { type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
 

@@ -1,0 +1,257 @@
+import { isClosingName } from 'fair-trail/internal/audit';
+import type { FoundToggle, OpenPanel, PageState } from 'fair-trail/internal/audit';
+import type { AuditedPage } from '../audited-page.ts';
+import type { Probe } from '../probe.ts';
+import { focusOnUnseen, focusTrapped } from './focus-walk.ts';
+import { toggleStateFrozen } from './toggle-states.ts';
+
+export const toggleStaysOpen: Probe = {
+  id: 'toggle-stays-open',
+  title: 'What a button opened is closed by nothing.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'Everybody: it stays over the page until the page is left.',
+  remedy: 'Let a second press close it, and Escape too.',
+  standard: 'ARIA Authoring Practices, disclosure pattern: keyboard interaction',
+};
+
+export const escapeIgnored: Probe = {
+  id: 'escape-ignored',
+  title: 'Escape does not close a panel that lies over the page.',
+  severity: 'advice',
+  certainty: 'likely',
+  wcag: [],
+  hurts: 'People who use the keyboard: they go all the way back to the button, or on through what is hidden behind.',
+  remedy: 'Close it on Escape, and give focus back to the button.',
+  standard: 'ARIA Authoring Practices, disclosure navigation and dialog patterns: Escape',
+};
+
+export const focusLostOnClosing: Probe = {
+  id: 'focus-lost-on-closing',
+  title: 'When a panel closes, focus is nowhere.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['2.4.3'],
+  hurts: 'People who use the keyboard or a screen reader begin again at the top of the page.',
+  remedy: 'Give focus back to the button that opened the panel.',
+  standard: 'ARIA Authoring Practices, dialog pattern; WCAG 2.2, 2.4.3 Focus Order',
+};
+
+export const pageLeftInert: Probe = {
+  id: 'page-left-inert',
+  title: 'After a panel has closed, a part of the page stays hidden from assistive technology, or takes no presses.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['2.1.1', '4.1.2'],
+  hurts: 'People who use the keyboard or a screen reader: the page is gone until it is loaded anew.',
+  remedy: 'Take inert and aria-hidden away in every way in which the panel closes, with one function for all of them.',
+  standard: 'HTML standard, section 6.3 (inert); WAI-ARIA 1.2, section 6.6 (aria-hidden)',
+};
+
+export const scrollStaysLocked: Probe = {
+  id: 'scroll-stays-locked',
+  title: 'After a panel has closed, the page does not scroll any more.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'Everybody: what is further down cannot be reached.',
+  remedy: 'Give the page its scrolling back in every way in which the panel closes.',
+  standard: 'CSS Overflow 3, section 3 (overflow of the root element)',
+};
+
+export const coverStays: Probe = {
+  id: 'cover-stays',
+  title: 'After a panel has closed, something invisible lies over the page and takes its presses.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'Everybody: no link of the page can be pressed any more.',
+  remedy: 'Take the backdrop away with the panel, or give it pointer-events: none while it is closed.',
+  standard: 'CSS Basic User Interface 4, section 4.2 (pointer-events)',
+};
+
+export const toggleNeedsTwoPresses: Probe = {
+  id: 'toggle-needs-two-presses',
+  title: 'After a panel was closed in another way, its button has to be pressed twice to open it.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'Everybody: the first press does nothing.',
+  remedy: 'Keep one state of whether it is open, and change it in every way in which the panel closes.',
+  standard: 'ARIA Authoring Practices, disclosure pattern',
+};
+
+export const toggleNameStale: Probe = {
+  id: 'toggle-name-stale',
+  title: 'A button is called as if something were open that is closed.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['4.1.2'],
+  hurts: 'People who use a screen reader or their voice hear that the menu is open.',
+  remedy:
+    'Keep one name, such as "Menu", and let aria-expanded announce the state; or change the name in every way in which it closes.',
+  standard: 'WCAG 2.2, 4.1.2 Name, Role, Value; ARIA Authoring Practices, disclosure pattern',
+};
+
+export const closingProbes: readonly Probe[] = [
+  toggleNameStale,
+  toggleStaysOpen,
+  escapeIgnored,
+  focusLostOnClosing,
+  pageLeftInert,
+  scrollStaysLocked,
+  coverStays,
+  toggleNeedsTwoPresses,
+];
+
+/** A panel that a button has opened. */
+export interface Opened {
+  readonly toggle: FoundToggle;
+  readonly panel: OpenPanel | null;
+  /** What has come into sight with it, by number. */
+  readonly shown: readonly number[];
+  /** How the page was before. */
+  readonly before: PageState;
+}
+
+interface ClosingWay {
+  readonly name: string;
+  /** False where it cannot be done. */
+  readonly act: () => Promise<unknown>;
+}
+
+/** Closes a panel in each way that people try, opens it again in between, and looks at what each has left behind. */
+export async function closeInEachWay(used: AuditedPage, opened: Opened): Promise<void> {
+  if (!used.isWanted(...closingProbes, toggleStateFrozen, focusOnUnseen)) return;
+  const { toggle, panel, shown } = opened;
+  const isFloating = panel?.isFloating ?? false;
+  const ways: readonly ClosingWay[] = [
+    { name: 'Escape', act: () => pressEscape(used, opened) },
+    { name: 'a second press', act: () => used.clickOn(toggle) },
+    ...(isFloating ? [{ name: 'a press beside it', act: () => clickBeside(used, panel) }] : []),
+    { name: 'its own button', act: () => pressOwn(used, panel, 'closeButtonIn') },
+    { name: 'a link to a place on this page', act: () => pressOwn(used, panel, 'placeLinkIn') },
+  ];
+  let closedBy: string | null = null;
+  let isEverClosed = false;
+  let couldTry = true;
+  for (const { name, act } of ways) {
+    // What is not there needs no panel that is open again.
+    if (!(await canTry(used, opened, name))) continue;
+    if (closedBy !== null && !(await isReopened(used, opened, closedBy))) return;
+    const outcome = await used.whatHappens(toggle.selector, act);
+    if (outcome?.left === true) return;
+    if (outcome === null) {
+      // The toggle lies under what it opened: something in there closes it, or nothing does.
+      couldTry &&= name !== 'a second press';
+      closedBy = null;
+      continue;
+    }
+    const isClosed = !(await used.call('isStillOpen', shown));
+    closedBy = isClosed ? name : null;
+    isEverClosed ||= isClosed;
+    if (isClosed) await lookBehind(used, opened, name);
+    else if (name === 'Escape' && isFloating && (panel?.hidesContent ?? false)) {
+      await used.tell(escapeIgnored, toggle, { state: 'open' });
+    }
+  }
+  if (!isEverClosed && isFloating && couldTry) await used.tell(toggleStaysOpen, toggle, { state: 'open' });
+}
+
+/** Whether a panel has what a way needs: asked before it is opened again. */
+async function canTry(used: AuditedPage, { panel }: Opened, name: string): Promise<boolean> {
+  if (name === 'its own button') return panel !== null && (await used.call('closeButtonIn', panel.selector)) !== null;
+  if (name === 'a link to a place on this page') {
+    return panel !== null && (await used.call('placeLinkIn', panel.selector)) !== null;
+  }
+  return true;
+}
+
+/** From within, as people with a keyboard do. */
+async function pressEscape(used: AuditedPage, { toggle, panel }: Opened): Promise<void> {
+  if (!panel?.hasFocus) {
+    await used.focusOn(toggle);
+    await used.press('Tab');
+  }
+  await used.press('Escape');
+}
+
+/** The button in a panel that closes it, or a link in it that leaves the page where it is; false where there is none. */
+async function pressOwn(
+  used: AuditedPage,
+  panel: OpenPanel | null,
+  which: 'closeButtonIn' | 'placeLinkIn',
+): Promise<boolean> {
+  const place = panel && (await used.call(which, panel.selector));
+  return place !== null && (await used.clickOn(place));
+}
+
+async function clickBeside(used: AuditedPage, panel: OpenPanel | null): Promise<boolean> {
+  const point = await used.call('emptyPoint', panel?.selector ?? null);
+  if (!point) return false;
+  used.note('click beside it');
+  await used.page.mouse.click(...point);
+  return true;
+}
+
+async function isReopened(used: AuditedPage, { toggle, shown }: Opened, closedBy: string): Promise<boolean> {
+  const again = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+  if (again === null || again.left) return false;
+  if (await used.call('isStillOpen', shown)) return true;
+  // What is drawn anew each time has other elements: those count as well.
+  if (again.shown.length > 0) return false;
+  const third = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+  if (third && !third.left && ((await used.call('isStillOpen', shown)) || third.shown.length > 0)) {
+    await used.tell(toggleNeedsTwoPresses, toggle, { state: `closed by ${closedBy}` });
+  }
+  return false;
+}
+
+/** What a panel has left behind. */
+async function lookBehind(used: AuditedPage, { toggle, shown, before }: Opened, name: string): Promise<void> {
+  const state = `closed by ${name}`;
+  const { expanded } = await used.call('snapshot', toggle.selector);
+  if (expanded === 'true') await used.tell(toggleStateFrozen, toggle, { state });
+  if (name === 'Escape' && (await used.call('focused')) === null) {
+    await used.tell(focusLostOnClosing, toggle, { state });
+  }
+  if (name === 'Escape' && (await used.call('hasFocusIn', toggle.selector, []))) await tellTrap(used, toggle, state);
+  const told = await used.call('toldOf', toggle.selector);
+  if (told && isClosingName(told.name)) {
+    await used.tell(toggleNameStale, toggle, { state, message: `It is called “${told.name}”.` });
+  }
+  await tellLeftovers(used, toggle, { before, shown, state });
+  const [stop] = await used.call('unseenStops', shown);
+  if (stop) await used.tell(focusOnUnseen, stop, { state });
+}
+
+/** Whether Tab goes on from the button now that nothing is open. */
+async function tellTrap(used: AuditedPage, toggle: FoundToggle, state: string): Promise<void> {
+  if (!used.isWanted(focusTrapped)) return;
+  const from = await used.call('focused');
+  await used.press('Tab');
+  await used.call('rest');
+  const to = await used.call('focused');
+  if (from && to?.number === from.number) {
+    await used.tell(focusTrapped, toggle, { state, message: 'Tab stays on the button.' });
+  } else await used.call('focusOn', toggle.selector);
+}
+
+/** What is otherwise of the page than before something was opened in it. */
+export async function tellLeftovers(
+  used: AuditedPage,
+  toggle: FoundToggle,
+  { before, shown, state }: { readonly before: PageState; readonly shown: readonly number[]; readonly state: string },
+): Promise<void> {
+  const now = await used.call('pageState');
+  const hidden = await used.call('leftHidden', before.hidden, shown);
+  if (hidden) await used.tell(pageLeftInert, hidden, { state });
+  else if (now.isDeaf && !before.isDeaf) {
+    await used.tell(pageLeftInert, toggle, { state, message: 'The page has pointer-events: none.' });
+  }
+  if (now.isLocked && !before.isLocked) await used.tell(scrollStaysLocked, toggle, { state });
+  const [cover] = now.covers.filter((number) => !before.covers.includes(number));
+  const place = cover === undefined ? null : await used.call('elementNamed', cover);
+  if (place) await used.tell(coverStays, place, { state });
+}

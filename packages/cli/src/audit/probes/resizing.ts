@@ -1,0 +1,93 @@
+import type { Attempt } from '../attempt.ts';
+import type { AuditedPage } from '../audited-page.ts';
+import type { Probe } from '../probe.ts';
+import { coverStays, pageLeftInert, scrollStaysLocked, tellLeftovers } from './closing.ts';
+
+export const menuLostByResizing: Probe = {
+  id: 'menu-lost-by-resizing',
+  title: 'After its menu was used in a narrow window, a wide window shows links no more that it showed before.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['1.4.10'],
+  hurts:
+    'Everybody who turns a tablet or enlarges and shrinks the page: the menu is gone until the page is loaded anew.',
+  remedy: 'Hide the narrow menu by a class or an attribute that the stylesheet heeds in narrow windows alone.',
+  standard: 'WCAG 2.2, 1.4.10 Reflow; Media Queries 5',
+};
+
+export const stateAfterResizing: Probe = {
+  id: 'state-after-resizing',
+  title: 'After the window has changed its width, a button announces another state than the one that is shown.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts: 'People who use a screen reader, and who turn a tablet or enlarge the page.',
+  remedy: 'Keep one state of whether the menu is open; do not change it by width, or change what is announced with it.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
+};
+
+const wide = 1280;
+
+/** The states that buttons announce, against what is shown. */
+const ofStates = ['toggle-state-wrong', 'toggle-says-closed'];
+
+/** Opens the menu of the narrow window, makes the window wide and narrow again, and looks at what is left. */
+async function attempt(used: AuditedPage): Promise<void> {
+  const height = used.size.height;
+  const { width } = used;
+  const toggle = used.report.toggles.find(({ kind }) => kind === 'told' || kind === 'named');
+  if (!used.options.isNarrowest || width >= wide || !toggle || !used.options.isNew(`resize ${toggle.fingerprint}`))
+    return;
+  await used.reload();
+  await used.resize(wide, height);
+  await used.reload();
+  const links = await used.call('shownAddresses');
+  const untouched = await used.call('findings', { only: ofStates });
+  for (const isClosedFirst of [false, true]) {
+    await used.resize(width, height);
+    await used.reload();
+    const before = await used.call('pageState');
+    const opened = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+    if (!opened || opened.left || opened.shown.length === 0) break;
+    if (isClosedFirst) {
+      const closed = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
+      if (!closed || closed.left) break;
+    }
+    await used.resize(wide, height);
+    const state = isClosedFirst ? 'opened, closed and made wide' : 'opened and made wide';
+    const shown = new Set((await used.call('shownAddresses')).map(({ href }) => href));
+    const lost = links.filter(({ href }) => !shown.has(href));
+    const [first] = lost;
+    // While it is open, a modal menu may well hide everything else.
+    if (isClosedFirst && first && lost.length >= 2) {
+      await used.tell(menuLostByResizing, first, { state, message: `${lost.length} links are gone.` });
+    }
+    const isGone = (await used.call('middleOf', toggle.selector)) === null;
+    const isStillOpen = await used.call('isStillOpen', opened.shown);
+    if (!isClosedFirst && isGone && !isStillOpen)
+      await tellLeftovers(used, toggle, { before, shown: opened.shown, state });
+    const now = await used.call('findings', { only: ofStates });
+    const wrong = now.findings.find(({ selector }) => !untouched.findings.some((one) => one.selector === selector));
+    if (wrong) await used.tell(stateAfterResizing, wrong, { state, isLikely: wrong.certainty === 'likely' });
+    if (isClosedFirst) continue;
+    await used.resize(width, height);
+    const again = await used.call('findings', { only: ofStates });
+    const [stale] = again.findings.filter(
+      (one) => !used.report.findings.some(({ selector }) => selector === one.selector),
+    );
+    if (stale) {
+      const isLikely = stale.certainty === 'likely';
+      await used.tell(stateAfterResizing, stale, { state: 'opened, made wide and narrow again', isLikely });
+    }
+  }
+  await used.page.setViewportSize({ width, height });
+  await used.reload();
+}
+
+export const resizing: Attempt = {
+  isPossible: ({ report, options }) =>
+    options.isNarrowest && report.toggles.some(({ kind }) => kind === 'told' || kind === 'named'),
+  name: 'resizing',
+  probes: [menuLostByResizing, stateAfterResizing, pageLeftInert, scrollStaysLocked, coverStays],
+  attempt,
+};

@@ -1,0 +1,179 @@
+import { ownerOf } from '../../reading/aria.ts';
+import { deepElements } from '../../reading/deep-elements.ts';
+import { roleOf } from '../../reading/role.ts';
+import { isExposed, isVisible } from '../../reading/visible.ts';
+import type { PageContext, Rule, Violation } from '../rule.ts';
+
+const references = [
+  'aria-labelledby',
+  'aria-controls',
+  'aria-owns',
+  'aria-describedby',
+  'popovertarget',
+  'for',
+] as const;
+
+export const idTwice: Rule = {
+  id: 'id-twice',
+  title: 'An id that something refers to is there more than once.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['4.1.2'],
+  hurts:
+    'People who use a screen reader: the name or the panel is that of the first of them, which may be another menu’s.',
+  remedy: 'Give each element an id of its own. Copies of a menu need other ids.',
+  standard: 'DOM standard and HTML standard, section 3.2.6 (id); WCAG 2.2, failure F77',
+  check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
+    const counted = new Map<string, number>();
+    for (const { id } of document.querySelectorAll('[id]')) counted.set(id, (counted.get(id) ?? 0) + 1);
+    const told = new Set<string>();
+    for (const attribute of references) {
+      for (const element of document.querySelectorAll(`[${attribute}]`)) {
+        const ids = (element.getAttribute(attribute) ?? '').split(/\s+/u).filter((id) => (counted.get(id) ?? 0) > 1);
+        const [id] = ids;
+        if (id === undefined || told.has(id) || !isNear(element)) continue;
+        told.add(id);
+        yield { element, message: `Its ${attribute} is “${id}”, which ${counted.get(id) ?? 2} elements have.` };
+      }
+    }
+  },
+};
+
+export const ownedTwice: Rule = {
+  id: 'owned-twice',
+  title: 'An element is owned by two others, or by something within itself.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['1.3.1'],
+  hurts: 'People who use a screen reader: the element is lost, or comes in the wrong menu.',
+  remedy: 'Name each id in one aria-owns alone; or put the element where it belongs, and leave aria-owns out.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-owns): an element must have one owner, and no circles',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    const owners = new Map<string, Element>();
+    for (const owner of document.querySelectorAll('[aria-owns]')) {
+      for (const id of (owner.getAttribute('aria-owns') ?? '').split(/\s+/u).filter(Boolean)) {
+        const target = document.getElementById(id);
+        if (!target) continue;
+        if (owners.has(id) || target.contains(owner)) yield { element: owner, message: `It is about “${id}”.` };
+        owners.set(id, owner);
+      }
+    }
+  },
+};
+
+export const setSizeWrong: Rule = {
+  id: 'set-size-wrong',
+  title: 'The position of an item in its group is announced wrongly.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['1.3.1'],
+  hurts: 'People who use a screen reader hear "3 of 2", or of more items than there are.',
+  remedy: 'Leave aria-posinset and aria-setsize out where all items are in the document.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-posinset, aria-setsize)',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    const seen = new Map<Element, Map<number, Element>>();
+    for (const element of deepElements(document, '[aria-posinset], [aria-setsize]')) {
+      if (!isExposed(element)) continue;
+      const place = Number(element.getAttribute('aria-posinset') ?? 'NaN');
+      const size = Number(element.getAttribute('aria-setsize') ?? 'NaN');
+      const owner = ownerOf(element);
+      const places = owner ? (seen.get(owner) ?? new Map<number, Element>()) : null;
+      if (size > 0 && place > size) yield { element, message: `It is ${place} of ${size}.` };
+      else if (place < 1) yield { element, message: `Its place is ${place}.` };
+      else if (places?.has(place)) yield { element, message: `Two items are number ${place}.` };
+      else if (size > 0 && owner) {
+        const role = roleOf(element);
+        const items = deepElements(owner, '*').filter((one) => roleOf(one) === role && ownerOf(one) === owner);
+        if (items.length > size) yield { element, message: `It is one of ${size}, and ${items.length} are there.` };
+      }
+      if (owner && places && place > 0) seen.set(owner, places.set(place, element));
+    }
+  },
+};
+
+export const levelWrong: Rule = {
+  id: 'level-wrong',
+  title: 'The level of an item is not how deep it stands.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['1.3.1'],
+  hurts: 'People who use a screen reader: they hear that an item is below another one, which it is not.',
+  remedy: 'Leave aria-level out where the items are nested in the document.',
+  standard: 'WAI-ARIA 1.2, section 6.6 (aria-level)',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    for (const tree of deepElements(document, '[role~="tree"]')) {
+      const items = deepElements(tree, '[role~="treeitem"]').filter(isExposed);
+      const depthOf = (item: Element) => {
+        let depth = 1;
+        for (let at = ownerOf(item); at && at !== tree; at = ownerOf(at)) if (roleOf(at) === 'group') depth += 1;
+        return depth;
+      };
+      // Where nothing is nested, the levels are all that says it.
+      if (items.every((item) => depthOf(item) === 1)) continue;
+      for (const item of items) {
+        const level = Number(item.getAttribute('aria-level') ?? 'NaN');
+        if (level > 0 && level !== depthOf(item)) {
+          yield { element: item, message: `It says ${level}, and stands at ${depthOf(item)}.` };
+        }
+      }
+    }
+  },
+};
+
+export const landmarkTwice: Rule = {
+  id: 'landmark-twice',
+  title: 'A page has two of a landmark of which there is one.',
+  severity: 'warning',
+  certainty: 'likely',
+  wcag: ['1.3.1'],
+  hurts: 'People who go from landmark to landmark cannot tell which of them is the content, or the head of the page.',
+  remedy: 'Keep one visible main, one banner and one contentinfo; a header within a section is none.',
+  standard: 'HTML standard, section 4.4.14 (main); WAI-ARIA 1.2, section 5.4 (banner, contentinfo)',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    for (const role of ['main', 'banner', 'contentinfo']) {
+      const found = deepElements(document, 'main, header, footer, [role]').filter(
+        (element) => roleOf(element) === role && isExposed(element) && isVisible(element),
+      );
+      for (const element of found.slice(1)) yield { element, message: `It is a second ${role}.` };
+    }
+  },
+};
+
+export const popoverOfNothing: Rule = {
+  id: 'popover-of-nothing',
+  title: 'A button opens a popover that is none.',
+  severity: 'error',
+  certainty: 'sure',
+  wcag: [],
+  hurts: 'Everybody: the press does nothing.',
+  remedy: 'Put the attribute popover on what it names, and popovertarget on a button.',
+  standard: 'HTML standard, section 6.12 (the popover attribute)',
+  check: function* ({ document }: PageContext): Iterable<Violation> {
+    for (const element of deepElements(document, '[popovertarget]')) {
+      if (!isExposed(element)) continue;
+      const root = element.getRootNode() as Document | ShadowRoot;
+      const target = root.getElementById(element.getAttribute('popovertarget') ?? '');
+      if (!element.matches('button, input')) {
+        yield { element, message: `popovertarget does nothing on ${element.localName}.` };
+      } else if (target && !target.hasAttribute('popover')) yield { element, message: 'What it names is no popover.' };
+    }
+  },
+};
+
+export const detailsWithoutSummary: Rule = {
+  id: 'details-without-summary',
+  title: 'A group of details has no summary of its own.',
+  severity: 'warning',
+  certainty: 'sure',
+  wcag: ['2.4.6'],
+  hurts: 'Everybody: browsers write "Details" over it, and nobody knows of what.',
+  remedy: 'Put a summary into it, as its first child.',
+  standard: 'HTML standard, section 4.11.1 (details): first child element is summary',
+  check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
+    for (const details of deepElements(document, 'details')) {
+      if (!isNear(details) || !isExposed(details)) continue;
+      const hasSummary = [...details.children].some(({ localName }) => localName === 'summary');
+      if (!hasSummary && details.shadowRoot === null) yield { element: details };
+    }
+  },
+};
