@@ -1,4 +1,6 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer, type ServerResponse } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -227,4 +229,27 @@ test('a page on a disk has a bar and breadcrumbs of its own list, by one script 
   await expect.poll(() => marked(page)).toEqual(['true Hides', 'page Reedbed']);
   expect(await reachable(page)).toContain('Today');
   rmSync(folder, { recursive: true });
+});
+
+test('a bar whose list arrives in two pieces has all of its links', async () => {
+  const script = readFileSync('packages/fair-trail/dist/bar.js');
+  let response: ServerResponse | null = null;
+  const server = createServer((request, answer) => {
+    if (request.url === '/bar.js') return answer.writeHead(200, { 'content-type': 'text/javascript' }).end(script);
+    if (request.url !== '/') return answer.writeHead(204).end();
+    response = answer.writeHead(200, { 'content-type': 'text/html; charset=utf-8' });
+    response.write(`<!doctype html><html lang="en"><title>Today</title><script src="bar.js"></script>
+      <trail-bar><nav aria-label="Main"><ul><li><a href="/">Today</a></li>`);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const page = await context.newPage();
+  await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`, { waitUntil: 'commit' });
+  await page.locator('trail-bar li').waitFor({ state: 'attached' });
+  // What the element does with what it has is done within a task.
+  await page.evaluate('new Promise((resolve) => setTimeout(resolve))');
+  (response as ServerResponse | null)?.end(`<li><a href="/hides">Hides</a><ul>
+    <li><a href="/hides/reedbed">Reedbed</a></li></ul></li></ul></nav></trail-bar><main>Today</main></html>`);
+  await page.getByRole('button', { name: 'Pages in Hides' }).click();
+  await expect.poll(() => reachable(page)).toEqual(['Today', 'Hides', 'Reedbed']);
+  server.close();
 });

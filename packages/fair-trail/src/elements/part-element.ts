@@ -50,6 +50,8 @@ export abstract class PartElement<
   #connected: { readonly root: Element; readonly end: () => void } | null = null;
   #stop: (() => void) | null = null;
   #isScheduled = false;
+  /** Whether all that is written into it has arrived: half a list would be taken for the list. */
+  #isParsed = false;
   /** Whether it has been reported that the element has nothing to show. */
   #isReported = false;
   /** What it held when no list was found: it is not looked for, and reported, again. */
@@ -106,6 +108,7 @@ export abstract class PartElement<
     };
     whenParsed(this, () => {
       if (!this.#stop) return;
+      this.#isParsed = true;
       readAttributes(this, this.table, ['list'], this.warn);
       this.content.readRendered();
       this.content.collect(this.#writtenRoot());
@@ -154,7 +157,7 @@ export abstract class PartElement<
 
   /** Draws the element once what is under way has ended. */
   protected schedule(): void {
-    if (this.#isScheduled || !this.#stop) return;
+    if (this.#isScheduled || !this.#stop || !this.#isParsed) return;
     this.#isScheduled = true;
     queueMicrotask(() => {
       this.#isScheduled = false;
@@ -318,6 +321,7 @@ export abstract class PartElement<
 
   /** Something in it may be another: children that a framework has given it, or that it has lost. */
   #look(): void {
+    if (!this.#isParsed) return;
     const root = this.#printed?.element ?? null;
     if (this.content.collect(root ?? this.#writtenRoot()) || root?.parentNode !== this) this.schedule();
   }
