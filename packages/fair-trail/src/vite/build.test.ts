@@ -2,6 +2,7 @@ import { createServer, type Server } from 'node:http';
 import { existsSync, readdirSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 import sirv from 'sirv';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { effort } from '../../../../tests/effort.ts';
@@ -38,6 +39,7 @@ async function build(
   version: 7 | 8,
   options: Options,
   before?: (project: SampleProject) => void,
+  base = '/point/',
 ): Promise<Built> {
   const project = await sampleProject(framework, version);
   ends.push(project.remove);
@@ -48,7 +50,7 @@ async function build(
   const failure = await project.vite
     .build({
       root: project.folder,
-      base: '/point/',
+      base,
       configFile: false,
       customLogger: { ...logger, info: take, warn: take, warnOnce: take, error: take },
       cacheDir: path.join(project.folder, 'cache'),
@@ -149,6 +151,37 @@ describe.each<readonly [7 | 8, 'react' | 'vue']>(effort([...everywhere], [...eve
     });
   },
 );
+
+test('with a relative base, one build works below a path that it does not know, and from a disk', async () => {
+  const { project, failure } = await build('react', 8, { prerender: 'src/server.tsx' }, undefined, './');
+  expect(failure).toBeNull();
+  const page = await browser().newPage({ viewport: { width: 1280, height: 800 } });
+  ends.push(() => page.close());
+  const complaints: string[] = [];
+  page.on('console', (message) => complaints.push(message.text()));
+  page.on('pageerror', (error) => complaints.push(String(error)));
+  const url = await serve(project.folder);
+  const marked = page.locator('.ft-bar [aria-current="page"]');
+  // As someone arrives who had no scripts before.
+  await page.goto(`${url}hides/reedbed/index.html?month=5`);
+  await expect.poll(() => page.evaluate('document.documentElement.hasAttribute("data-ft-scripted")')).toBe(true);
+  expect(page.url()).toBe(`${url}hides/reedbed/?month=5`);
+  expect(await marked.textContent()).toBe('Reedbed Hide');
+  await page.getByRole('link', { name: 'Hides', exact: true }).first().click();
+  await expect.poll(() => page.getByRole('heading', { level: 1 }).textContent()).toBe('Hides');
+  expect(new URL(page.url()).pathname.replace(/\/$/u, '')).toBe('/point/hides');
+  await page.goto(`${url}hides/old-reedbed/index.html?month=5#map`);
+  await page.waitForURL(/\/point\/hides\/reedbed\/?\?month=5#map$/u);
+  expect(complaints).toEqual([]);
+
+  // Pages on a disk may not load modules: their links and styles work.
+  await page.goto(pathToFileURL(path.join(project.folder, 'dist/hides/reedbed/index.html')).href);
+  expect(await page.evaluate('getComputedStyle(document.documentElement).getPropertyValue("--ft-rust")')).not.toBe('');
+  await page.getByRole('link', { name: 'Hides', exact: true }).first().click();
+  await expect.poll(() => page.getByRole('heading', { level: 1 }).textContent()).toBe('Hides');
+  expect(await marked.textContent()).toBe('Hides');
+  expect(await page.evaluate('document.documentElement.hasAttribute("data-ft-scripted")')).toBe(false);
+});
 
 test('a page of plain HTML has the site, the styles and the early script', async () => {
   const { project, failure } = await build('html', 8, {});

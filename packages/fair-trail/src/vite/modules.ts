@@ -1,5 +1,6 @@
 import { compileSite } from '../core/site/compile.ts';
 import type { DefinedSite } from '../core/site/site.ts';
+import { rootPlaceholder } from './relative-pages.ts';
 import type { FileProblem } from './read-files.ts';
 import { problemText } from './read-files.ts';
 
@@ -11,11 +12,19 @@ function parsed(value: unknown): string {
   return `JSON.parse(${JSON.stringify(JSON.stringify(value))})`;
 }
 
-/** The module of a site file in a build: nothing is left to check. */
-export function compiledModule(site: DefinedSite): string {
+/**
+ * The module of a site file in a build: nothing is left to check.
+ *
+ * @param isRelative whether its base path is where the browser has loaded the module from
+ */
+export function compiledModule(site: DefinedSite, isRelative: boolean): string {
+  const compiled = `/* @__PURE__ */ ${parsed(compileSite(site))}`;
+  const base = `new URL(/* @vite-ignore */ ${rootPlaceholder}, import.meta.url).pathname.replace(/\\/$/u, '')`;
   return [
     "import { loadSite } from 'fair-trail';",
-    `export const site = /* @__PURE__ */ loadSite(/* @__PURE__ */ ${parsed(compileSite(site))});`,
+    isRelative
+      ? `export const site = loadSite({ ...${compiled}, base: ${base} });`
+      : `export const site = /* @__PURE__ */ loadSite(${compiled});`,
     'export default site;',
     '',
   ].join('\n');

@@ -35,7 +35,7 @@ export function earlyScriptPlugin(context: PluginContext): Plugin {
     transformIndexHtml: {
       // After Vite has read the page, or it would say that a script which is no module cannot be bundled.
       order: 'post',
-      handler: () => [tag('script', { src: context.config.base + fileName() })],
+      handler: () => [tag('script', { src: (context.config.base || './') + fileName() })],
     },
     configureServer: ({ middlewares }) => {
       // Plugins see a request before Vite takes the base path away.

@@ -14,6 +14,8 @@ export interface PrerenderJob {
   /** The page that the app was built with, and where all pages go. */
   readonly template: string;
   readonly outDir: string;
+  /** Whether the addresses in the pages are relative to their files. */
+  readonly isRelative: boolean;
   readonly tags: PageTags;
   /** What each page of the stage loads besides the app, by its id; null where that has to be found out. */
   readonly stageTags: Readonly<Record<string, string>> | null;

@@ -4,6 +4,7 @@ import { build, mergeConfig, type Plugin } from 'vite';
 import type { PrerenderOptions } from './options.ts';
 import { noteImports, pageTags, type PageTags } from './page-scripts.ts';
 import { prerender } from './prerender.ts';
+import { isRelativeBase } from './relative-pages.ts';
 import { coverageText } from './stage-coverage.ts';
 import type { PluginContext } from './site-plugin.ts';
 
@@ -23,7 +24,7 @@ export function prerenderPlugin(context: PluginContext, given: string | Prerende
     },
 
     generateBundle(_, bundle) {
-      if (!isForServer()) tags = pageTags(bundle, context.config.base);
+      if (!isForServer()) tags = pageTags(bundle, context.config.base || './');
     },
 
     buildEnd(error) {
@@ -63,6 +64,7 @@ export function prerenderPlugin(context: PluginContext, given: string | Prerende
             root: config.root,
             outDir: path.resolve(config.root, config.build.outDir),
             assetsDir: config.build.assetsDir,
+            isRelative: isRelativeBase(config.base),
             logger: config.logger,
           });
           const text = stage ? coverageText(site, new Set(stage), new Set()) : '';

@@ -13,6 +13,7 @@ import { englishWording } from '../core/wording.ts';
 import type { RenderedPage, ServerEntry } from './options.ts';
 import { importsName } from './page-scripts.ts';
 import { listPages } from './page-list.ts';
+import { withRelativeAddresses } from './relative-pages.ts';
 import type { PageTask, PrerenderAnswer, PrerenderJob, PrerenderRequest } from './prerender-messages.ts';
 import { fillTemplate } from './written-page.ts';
 
@@ -90,7 +91,7 @@ async function write({ address, file }: PageTask): Promise<void> {
   });
   const place = path.join(job.outDir, file);
   mkdirSync(path.dirname(place), { recursive: true });
-  writeFileSync(place, text);
+  writeFileSync(place, job.isRelative ? withRelativeAddresses(text, file) : text);
 }
 
 const answer = (message: PrerenderAnswer) => parentPort?.postMessage(message);

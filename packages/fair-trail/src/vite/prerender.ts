@@ -11,6 +11,7 @@ import type { PageTags } from './page-scripts.ts';
 import { fileOf } from './page-list.ts';
 import type { PageList, PageTask, PrerenderAnswer, PrerenderJob, PrerenderRequest } from './prerender-messages.ts';
 import { Progress } from './progress.ts';
+import { relativeAddress, withRelativeAddresses } from './relative-pages.ts';
 import { outlet, redirectPage } from './written-page.ts';
 
 interface PrerenderSettings {
@@ -24,6 +25,8 @@ interface PrerenderSettings {
   readonly assetsDir: string;
   readonly logger: Logger;
   readonly tags: PageTags;
+  /** Whether the addresses in the pages are relative to their files. */
+  readonly isRelative: boolean;
 }
 
 /** What came of it. */
@@ -62,6 +65,7 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
     records: await recordsFrom(options.records, settings.root),
     template,
     outDir,
+    isRelative: settings.isRelative,
     tags: settings.tags,
     stageTags: null,
   };
@@ -120,7 +124,8 @@ async function recordsFrom(given: PrerenderOptions['records'], root: string): Pr
   }
 }
 
-function writeRest({ redirects, sitemap }: PageList, { site, outDir, assetsDir }: PrerenderSettings): void {
+function writeRest({ redirects, sitemap }: PageList, settings: PrerenderSettings): void {
+  const { site, outDir, assetsDir, isRelative } = settings;
   const script = path.posix.join(assetsDir, 'moved.js');
   for (const { name, text } of sitemap) writeFileSync(path.join(outDir, name), text);
   for (const redirect of redirects) {
@@ -129,7 +134,9 @@ function writeRest({ redirects, sitemap }: PageList, { site, outDir, assetsDir }
     const place = path.join(outDir, file);
     const canonical = site.origin === null ? redirect.to : absoluteAddress(site.origin, redirect.to);
     mkdirSync(path.dirname(place), { recursive: true });
-    writeFileSync(place, redirectPage(redirect, canonical, `${site.base}/${script}`));
+    const to = isRelative ? relativeAddress(redirect.to, file) : redirect.to;
+    const page = redirectPage({ ...redirect, to }, canonical, `${site.base}/${script}`);
+    writeFileSync(place, isRelative ? withRelativeAddresses(page, file) : page);
   }
   const place = path.join(outDir, 'redirects.json');
   if (redirects.length === 0) {

@@ -4,6 +4,7 @@ import { normalizePath, type Plugin, type ResolvedConfig } from 'vite';
 import { brokenModule, clientId, compiledModule, developedModule } from './modules.ts';
 import type { FairTrailOptions } from './options.ts';
 import { Project } from './project.ts';
+import { isRelativeBase, rootPlaceholder, wayToRoot } from './relative-pages.ts';
 import { problemText, type FileProblem } from './read-files.ts';
 
 /** A site file as a module. The ending keeps it from what reads JSON, and the null character from all other plugins. */
@@ -82,13 +83,19 @@ export function sitePlugin(context: PluginContext): Plugin {
         // The project's own was read when the build began.
         const { problems, lastGood } = file === project.siteFile ? project.site(file) : project.readSite(file);
         refuse(problems, (message) => this.error(message));
-        return lastGood && compiledModule(lastGood);
+        const isRelative = isRelativeBase(context.config.base) && this.environment.name === 'client';
+        return lastGood && compiledModule(lastGood, isRelative);
       }
       const { problems, lastGood } = project.site(file);
       // A test runner has no page that stays open while files change.
       const isTest = context.config.plugins.some(({ name }) => name === 'vitest');
       const isInBrowser = this.environment.name === 'client' && !isTest;
       return lastGood ? developedModule(lastGood, isInBrowser) : brokenModule(problems, isInBrowser);
+    },
+
+    renderChunk(code, chunk) {
+      if (!code.includes(rootPlaceholder)) return null;
+      return { code: code.replaceAll(rootPlaceholder, JSON.stringify(wayToRoot(chunk.fileName))), map: null };
     },
   };
 }

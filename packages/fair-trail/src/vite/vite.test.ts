@@ -4,6 +4,7 @@ import { defineSite } from '../core/site/define.ts';
 import { placesIn, syntaxPlace } from './json-places.ts';
 import { fileOf, listPages } from './page-list.ts';
 import { coverageText } from './stage-coverage.ts';
+import { relativeAddress, withRelativeAddresses } from './relative-pages.ts';
 import { fillTemplate, redirectPage } from './written-page.ts';
 
 const site = defineSite(
@@ -160,5 +161,33 @@ describe('a written page', () => {
     const page = redirectPage({ from: '/a', to: '/b"><script>', status: 301 }, 'https://marram.example/b', '/moved.js');
     expect(page).toContain('content="0; url=/b&quot;&gt;&lt;script&gt;"');
     expect(page).not.toContain('<script>');
+  });
+});
+
+describe('with a relative base', () => {
+  test.each([
+    ['/hides', 'index.html', 'hides/index.html'],
+    ['/hides/reedbed/?month=5#map', 'hides/index.html', 'reedbed/index.html?month=5#map'],
+    ['/', 'hides/reedbed/index.html', '../../index.html'],
+    ['/guide.pdf', 'hides/index.html', '../guide.pdf'],
+    ['./assets/app.js', 'hides/reedbed/index.html', '../../assets/app.js'],
+    ['/hides', 'hides/index.html', 'index.html'],
+  ])('the address %s in %s is %s', (address, file, relative) => {
+    expect(relativeAddress(address, file)).toBe(relative);
+  });
+
+  test('a page has the addresses of its site from its own file, and what is text stays', () => {
+    const page = [
+      '<!doctype html><html lang="en"><head><script src="./a.js"></script>',
+      '<script type="application/json">{"html":"<a href=\\"/hides\\">"}</script></head>',
+      '<body><a class="x" href="/hides?a=1&amp;b=2">A</a> <a href="https://tides.example/">B</a> <a href="//tides.example/">C</a>',
+      '<a href="#map">D</a><code>&lt;a href="/hides"&gt;</code></body></html>',
+    ].join('\n');
+    expect(withRelativeAddresses(page, 'log/index.html')).toBe(
+      page
+        .replace('<html', '<html data-ft-root="../"')
+        .replace('src="./a.js"', 'src="../a.js"')
+        .replace('href="/hides?a=1&amp;b=2"', 'href="../hides/index.html?a=1&amp;b=2"'),
+    );
   });
 });

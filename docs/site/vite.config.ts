@@ -1,0 +1,24 @@
+import { fileURLToPath } from 'node:url';
+import react from '@vitejs/plugin-react';
+import { fairTrail } from 'fair-trail/vite';
+import { defineConfig } from 'vite';
+import { documentationPlugin } from './build/documentation-plugin.ts';
+
+const page = (name: string) => fileURLToPath(new URL(name, import.meta.url));
+
+export default defineConfig(({ isSsrBuild = false, command }) => ({
+  // Below any path, and from a disk.
+  base: command === 'build' ? './' : '/',
+  build: isSsrBuild ? {} : { rolldownOptions: { input: [page('index.html'), page('preview.html')] } },
+  plugins: [
+    documentationPlugin(),
+    react(),
+    fairTrail({
+      site: 'documentation.site.json',
+      types: { folder: 'types' },
+      prerender: { entry: 'src/server.tsx' },
+    }),
+  ],
+  // The pages themselves stand above this folder.
+  server: { fs: { allow: ['../..'] } },
+}));
