@@ -19,6 +19,7 @@ export default defineConfig(
           'tsconfig.whole.json',
           'examples/observatory-react/tsconfig.json',
           'examples/observatory-vue/tsconfig.json',
+          'docs/site/tsconfig.json',
         ],
       },
     },
@@ -44,5 +45,5 @@ export default defineConfig(
   },
   { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
   // Of a page without a build.
-  { files: ['examples/observatory-static/*.js'], languageOptions: { globals: globals.browser } },
+  { files: ['examples/observatory-static/*.js', 'docs/site/public/*.js'], languageOptions: { globals: globals.browser } },
 );

@@ -173,12 +173,19 @@ for (const [name, entry, folder] of [
   });
 }
 
-// What the site file of the examples exports, for their compilers.
-for (const name of ['observatory-react', 'observatory-vue']) {
-  const folder = path.join(root, 'examples', name, 'types/observatory');
+// What the site files of the examples and of the documentation export, for their compilers.
+for (const [app, siteFile] of [
+  ['examples/observatory-react', 'examples/observatory/observatory.site.json'],
+  ['examples/observatory-vue', 'examples/observatory/observatory.site.json'],
+  ['docs/site', 'docs/site/documentation.site.json'],
+]) {
+  // Below a folder of the same name as the one that the site file is in, unless that is the app's own.
+  const below = path.dirname(siteFile) === app ? '' : path.basename(path.dirname(siteFile));
+  const folder = path.join(root, app, 'types', below);
   mkdirSync(folder, { recursive: true });
-  const file = path.join(folder, 'observatory.site.d.json.ts');
-  const args = ['types', path.join(root, 'examples/observatory/observatory.site.json'), '--out', file];
+  const file = path.join(folder, path.basename(siteFile).replace(/\.json$/u, '.d.json.ts'));
   const command = path.join(root, 'packages/cli/bin/fair-trail.js');
-  run(process.execPath, [command, ...args], { stdio: ['ignore', 'inherit', 'ignore'] });
+  run(process.execPath, [command, 'types', path.join(root, siteFile), '--out', file], {
+    stdio: ['ignore', 'inherit', 'ignore'],
+  });
 }

@@ -9,6 +9,7 @@ await runSideBySide(
     // Without the types of Node, which an app in a browser has not.
     ['typescript/bin/tsc', '--project', 'examples/observatory-react'],
     ['vue-tsc/bin/vue-tsc.js', '--project', 'examples/observatory-vue'],
+    ['typescript/bin/tsc', '--project', 'docs/site'],
     // What no package builds: tests, samples and benchmarks.
     ['typescript/bin/tsc', '--project', 'tsconfig.whole.json'],
     ['prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],

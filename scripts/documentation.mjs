@@ -1,4 +1,6 @@
+import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
+import path from 'node:path';
 import { root, runTool } from './run.mjs';
 
 /** The folder that the documentation is built into. */
@@ -37,10 +39,18 @@ export async function serveDocumentation({ port = 0, base = '/', folder = docume
   });
   const server = createServer((request, response) => {
     const missing = () => {
-      response.writeHead(404, { 'Content-Type': 'text/plain; charset=utf-8' }).end('There is no page at this address.\n');
+      response
+        .writeHead(404, { 'Content-Type': 'text/plain; charset=utf-8' })
+        .end('There is no page at this address.\n');
     };
     if (!request.url?.startsWith(base)) return missing();
     request.url = request.url.slice(base.length - 1);
+    const { pathname, search } = new URL(request.url, 'http://localhost');
+    // As servers of files do: what a page loads is relative to its folder.
+    if (!pathname.endsWith('/') && existsSync(path.join(folder, decodeURIComponent(pathname), 'index.html'))) {
+      response.writeHead(301, { Location: `${base.slice(0, -1)}${pathname}/${search}` }).end();
+      return;
+    }
     serve(request, response, missing);
   });
   await new Promise((resolve, reject) => {

@@ -17,7 +17,7 @@ export const pages: readonly string[] = [
   'README.md',
   'CONTRIBUTING.md',
   'CHANGELOG.md',
-  ...['docs', 'docs/reference'].flatMap((folder) =>
+  ...['docs', 'docs/guides', 'docs/reference'].flatMap((folder) =>
     readdirSync(path.join(root, folder))
       .filter((name) => name.endsWith('.md'))
       .map((name) => `${folder}/${name}`),

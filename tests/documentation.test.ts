@@ -70,7 +70,7 @@ const pages = [
   'README.md',
   'CONTRIBUTING.md',
   'CHANGELOG.md',
-  ...readdirSync(path.join(root, 'docs')).map((name) => `docs/${name}`),
+  ...['docs', 'docs/guides'].flatMap((folder) => readdirSync(path.join(root, folder)).map((name) => `${folder}/${name}`)),
 ];
 
 describe('links', () => {

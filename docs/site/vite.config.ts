@@ -9,7 +9,13 @@ const page = (name: string) => fileURLToPath(new URL(name, import.meta.url));
 export default defineConfig(({ isSsrBuild = false, command }) => ({
   // Below any path, and from a disk.
   base: command === 'build' ? './' : '/',
-  build: isSsrBuild ? {} : { rolldownOptions: { input: [page('index.html'), page('preview.html')] } },
+  build: {
+    // The policy of the site allows no data in the place of a picture.
+    assetsInlineLimit: 0,
+    // The index of the search is loaded when someone searches.
+    chunkSizeWarningLimit: 600,
+    ...(!isSsrBuild && { rolldownOptions: { input: [page('index.html'), page('preview.html')] } }),
+  },
   plugins: [
     documentationPlugin(),
     react(),

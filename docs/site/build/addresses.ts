@@ -5,9 +5,9 @@ export const repository = path.resolve(import.meta.dirname, '../../..');
 
 /** Pages of the repository's top folder that are part of the site. */
 const topPages: Readonly<Record<string, string>> = {
-  'CONTRIBUTING.md': '/contributing/',
-  'CHANGELOG.md': '/changelog/',
-  'SECURITY.md': '/security/',
+  'CONTRIBUTING.md': '/contributing',
+  'CHANGELOG.md': '/changelog',
+  'SECURITY.md': '/security',
   'README.md': '/',
 };
 
@@ -21,11 +21,5 @@ export function addressOfFile(file: string): string | null {
   if (top !== undefined) return top;
   const within = /^docs\/(.+)\.md$/u.exec(file)?.[1];
   if (within === undefined) return null;
-  return `/${within.replace(/(?:^|\/)README$/u, '')}/`.replace('//', '/');
-}
-
-/** The file of an address on the site: the inverse of `addressOfFile`. */
-export function fileOfAddress(address: string): string {
-  const top = Object.entries(topPages).find(([, one]) => one === address)?.[0];
-  return top ?? `docs${address.replace(/\/$/u, '')}.md`;
+  return `/${within.replace(/(?:^|\/)README$/u, '')}`;
 }

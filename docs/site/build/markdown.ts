@@ -58,8 +58,8 @@ markdown.renderer.rules.fence = (tokens, index) => {
 };
 
 // A table that is wider than the page scrolls by itself, by keys too.
-markdown.renderer.rules.table_open = () => '<div class="table-scroller" tabindex="0"><table>';
-markdown.renderer.rules.table_close = () => '</table></div>';
+markdown.renderer.rules['table_open'] = () => '<div class="table-scroller" tabindex="0"><table>';
+markdown.renderer.rules['table_close'] = () => '</table></div>';
 
 /** Reads the inline text of a token. */
 const plainText = (token: Token | undefined): string =>
@@ -81,7 +81,8 @@ function prepare(tokens: readonly Token[], environment: Environment, headings: M
     }
     for (const child of token.children ?? []) {
       if (child.type === 'link_open') child.attrSet('href', addressOfLink(child.attrGet('href') ?? '', environment));
-      if (child.type === 'image') child.attrSet('src', environment.image(fileOfLink(child.attrGet('src') ?? '', environment)));
+      if (child.type === 'image')
+        child.attrSet('src', environment.image(fileOfLink(child.attrGet('src') ?? '', environment)));
       if (child.type === 'image') child.attrSet('loading', 'lazy');
     }
   }

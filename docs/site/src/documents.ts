@@ -15,7 +15,7 @@ const loads: ReadonlyMap<string, Load> = new Map(
   Object.entries(files).map(([file, load]) => {
     const name = file.replace(/^(?:\.\.\/)+/u, '').replace(/\.md$/u, '');
     const address = file.startsWith('../../../') ? name.toLowerCase() : name.replace(/\/README$/u, '');
-    return [`/${address}/`, load];
+    return [`/${address}`, load];
   }),
 );
 
@@ -24,7 +24,7 @@ const loaded = new Map<string, MarkdownDocument>();
 
 /** The names of the audit's rules. */
 export const ruleNames: readonly string[] = [...loads.keys()]
-  .flatMap((address) => /^\/rules\/(.+)\/$/u.exec(address)?.[1] ?? [])
+  .flatMap((address) => /^\/rules\/(.+)$/u.exec(address)?.[1] ?? [])
   .toSorted();
 
 export const hasDocument = (address: string) => loads.has(address);

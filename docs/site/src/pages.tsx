@@ -35,7 +35,7 @@ const RulePage: Page = () => {
   const rule = useCurrentEntry()?.params['rule'] ?? '';
   return (
     <Suspense>
-      <Rule address={`/rules/${rule}/`} />
+      <Rule address={`/rules/${rule}`} />
     </Suspense>
   );
 };
@@ -61,5 +61,5 @@ export const records = { rules: ruleNames.map((rule) => ({ params: { rule }, lab
 /** Loads what an address shows beyond its page: the text of a rule. */
 export async function loadContent(pathname: string): Promise<void> {
   const rule = /\/(rules\/[^/]+)\/?(?:index\.html)?$/u.exec(pathname)?.[1];
-  if (rule && hasDocument(`/${rule}/`)) await loadDocument(`/${rule}/`);
+  if (rule && hasDocument(`/${rule}`)) await loadDocument(`/${rule}`);
 }

@@ -11,8 +11,8 @@ export function ExamplesPage(): ReactNode {
     <article className="text">
       <h1>Live examples</h1>
       <p>
-        Change the options of a component, the width of its window, the color scheme and the direction. The code below it
-        follows. All examples use one site file, which you can edit in the{' '}
+        Change the options of a component, the width of its window, the color scheme and the direction. The code below
+        it follows. All examples use one site file, which you can edit in the{' '}
         <TrailLink entry="playground">playground</TrailLink>.
       </p>
       {examples.map((example) => (

@@ -2,7 +2,14 @@ import { useId, useMemo, useState, type ReactNode } from 'react';
 import { Tablist, Tabpanel, Tabs } from 'fair-trail/react';
 import { chooseFramework, frameworks, useFramework } from '../framework.ts';
 import { PreviewFrame } from '../preview/preview-frame.tsx';
-import { exampleCode, givenOptions, initialOptions, type ExampleControl, type LiveExampleDescription, type OptionValue } from './examples.ts';
+import {
+  exampleCode,
+  givenOptions,
+  initialOptions,
+  type ExampleControl,
+  type LiveExampleDescription,
+  type OptionValue,
+} from './examples.ts';
 import { marram } from './marram.ts';
 
 interface LiveExampleProps {
@@ -72,14 +79,14 @@ export function LiveExample({ example, headingLevel }: LiveExampleProps): ReactN
         </label>
       </div>
       <div className="preview-scroller">
-        <PreviewFrame
-          title={`${example.title}, live`}
-          message={message}
-          width={width}
-          height={example.height}
-        />
+        <PreviewFrame title={`${example.title}, live`} message={message} width={width} height={example.height} />
       </div>
-      <Tabs tabs={frameworks} label={`Code of ${example.title.toLowerCase()}`} selected={framework} onSelect={chooseFramework}>
+      <Tabs
+        tabs={frameworks}
+        label={`Code of ${example.title.toLowerCase()}`}
+        selected={framework}
+        onSelect={chooseFramework}
+      >
         <Tablist />
         {frameworks.map((one) => (
           <Tabpanel key={one.id} id={one.id}>

@@ -96,11 +96,11 @@ export function PlaygroundPage(): ReactNode {
         </div>
         <div className="playground-results">
           <h2>Wide</h2>
-          <div className="preview-scroller">
-            <PreviewFrame title="The site in a wide window" message={message} width={1000} height={420} />
+          <div className="preview-scroller playground-wide">
+            <PreviewFrame title="The site in a wide window" message={message} width={1000} height={600} />
           </div>
           <h2>Narrow</h2>
-          <PreviewFrame title="The site in a narrow window" message={message} width={320} height={420} />
+          <PreviewFrame title="The site in a narrow window" message={message} width={320} height={480} />
         </div>
       </div>
     </article>

@@ -119,7 +119,6 @@ if (container) {
   addEventListener('message', (event: MessageEvent<PreviewMessage>) => {
     if (event.origin !== location.origin || event.source !== parent) return;
     const { data } = event;
-    if (data.type !== 'preview') return;
     const { dataset } = document.documentElement;
     document.documentElement.dir = data.direction;
     if (data.scheme === 'system') delete dataset['ftScheme'];

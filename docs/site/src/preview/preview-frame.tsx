@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { site } from '../site.ts';
 import type { PreviewAnswer, PreviewMessage } from './preview-message.ts';
 
@@ -12,15 +12,20 @@ interface PreviewFrameProps {
   readonly onUrl?: (url: string) => void;
 }
 
+const neverChanges = () => () => undefined;
+
 /**
  * A window of its own for a component: what depends on the width of the window, covers the screen or sets the title then does so
  * here, and not on the page around it. It is made by a script, so that a page without scripts has no empty frame.
  */
 export function PreviewFrame({ title, message, width, height, onUrl }: PreviewFrameProps): ReactNode {
   const frame = useRef<HTMLIFrameElement>(null);
-  const [isMounted, setIsMounted] = useState(false);
+  const isScripted = useSyncExternalStore(
+    neverChanges,
+    () => true,
+    () => false,
+  );
   const [isReady, setIsReady] = useState(false);
-  useEffect(() => setIsMounted(true), []);
   useEffect(() => {
     const listen = (event: MessageEvent<PreviewAnswer>) => {
       if (event.source !== frame.current?.contentWindow || event.origin !== location.origin) return;
@@ -33,7 +38,7 @@ export function PreviewFrame({ title, message, width, height, onUrl }: PreviewFr
   useEffect(() => {
     if (isReady) frame.current?.contentWindow?.postMessage({ type: 'preview', ...message }, location.origin);
   }, [isReady, message]);
-  if (!isMounted) return <div className="preview-place" />;
+  if (!isScripted) return <div className="preview-place" />;
   return (
     <iframe
       ref={frame}

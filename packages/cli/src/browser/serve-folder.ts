@@ -1,4 +1,4 @@
-import { statSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 import { createServer } from 'node:http';
 import path from 'node:path';
 import type { AddressInfo } from 'node:net';
@@ -33,7 +33,14 @@ export async function serveFolder(
     );
   }
   const answer = sirv(folder, { dev: true, etag: false, ...(fallback !== undefined && { single: fallback }) });
+  // Pages whose addresses are relative are served as servers of files do: what they load is relative to their folder.
+  const isRelative = isRelativeBuild(folder);
   const server = createServer((request, response) => {
+    const moved = isRelative ? folderAddress(folder, request.url ?? '/') : null;
+    if (moved !== null) {
+      response.writeHead(301, { Location: moved }).end();
+      return;
+    }
     answer(request, response, () => {
       response.writeHead(404, { 'Content-Type': 'text/html' }).end('<title>None</title>');
     });
@@ -45,4 +52,23 @@ export async function serveFolder(
     server.close();
   };
   return { url: `http://127.0.0.1:${port}/`, close };
+}
+
+/** Whether the pages of a build say that their addresses are relative. */
+function isRelativeBuild(folder: string): boolean {
+  const home = path.join(folder, 'index.html');
+  return existsSync(home) && /<html\b[^<>]*\sdata-ft-root=/u.test(readFileSync(home, 'utf8'));
+}
+
+/** The address of the folder that a path names without its slash; null for any other path. */
+function folderAddress(folder: string, url: string): string | null {
+  const { pathname, search } = new URL(url, 'http://localhost');
+  if (pathname.endsWith('/')) return null;
+  try {
+    // The path of a URL has no steps upwards, but an encoded one may come to light.
+    const place = path.join(folder, path.posix.normalize(`/${decodeURIComponent(pathname)}`), 'index.html');
+    return existsSync(place) ? `${pathname}/${search}` : null;
+  } catch {
+    return null;
+  }
 }

@@ -85,6 +85,27 @@ describe.each([320, 1280])('without scripts at %i px', (width) => {
   });
 });
 
+test('without scripts, a long label widens the sidebar no more than with them', async () => {
+  await page.viewport(1280, 800);
+  document.documentElement.removeAttribute(scriptedAttribute);
+  const long = defineSite({
+    name: 'Marram Point',
+    entries: [{ id: 'desk', label: 'The ringing desk behind the lantern room, for wardens and for guests', href: '/desk' }],
+    menus: { main: ['desk'] },
+  });
+  print(
+    <Trail site={long} url="/desk">
+      <Layout sidebar={<Sidebar />}>
+        <main>Page</main>
+      </Layout>
+    </Trail>,
+  );
+  const width = () => printed.querySelector('.ft-layout-sidebar')?.getBoundingClientRect().width;
+  const without = width();
+  document.documentElement.setAttribute(scriptedAttribute, '');
+  expect(without).toBe(width());
+});
+
 test.each([320, 1280])(
   'at %i px nothing moves when the app takes over, not even what the reader left narrow or open',
   async (width) => {
