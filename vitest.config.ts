@@ -188,7 +188,7 @@ export default defineConfig({
           hookTimeout: testTimeout,
           expect: expectation,
           environment: 'node',
-          include: ['examples/**/*.test.ts'],
+          include: ['examples/**/*.test.ts', 'docs/site/*.test.ts'],
           exclude: ['**/node_modules/**', ...later('examples/observatory-vue/**', '**/development.test.ts')],
         },
       },

@@ -4,6 +4,7 @@
  */
 import { buildExample } from './build-example.mjs';
 import { ensureChromium } from './chromium.mjs';
+import { buildDocumentation } from './documentation.mjs';
 import { ensureEngines } from './engines.mjs';
 import { installPackages, runTests } from './run.mjs';
 
@@ -13,4 +14,5 @@ ensureEngines();
 const chosen = process.argv.slice(2);
 await import(chosen.length > 0 ? './build-packages.mjs' : './check.mjs');
 buildExample();
+buildDocumentation();
 runTests(chosen, chosen.length > 0 ? { CHOSEN: 'yes' } : {});

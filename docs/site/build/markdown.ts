@@ -79,6 +79,18 @@ function prepare(tokens: readonly Token[], environment: Environment, headings: M
       token.attrSet('id', id);
       if (token.tag === 'h2') headings.push({ id, title });
     }
+    // The policy of the site allows no style within the page.
+    if (/^t[hd]_open$/u.test(token.type) && token.attrGet('style') === 'text-align:right') {
+      token.attrs = [['class', 'figure']];
+    }
+    const markup = [token, ...(token.children ?? [])].find(({ type, content }) => {
+      return (type === 'html_inline' || type === 'html_block') && !content.startsWith('<!--');
+    });
+    if (markup) {
+      throw new Error(
+        `${environment.file}: "${markup.content.trim()}" is markup. Put it into backticks, or write Markdown.`,
+      );
+    }
     for (const child of token.children ?? []) {
       if (child.type === 'link_open') child.attrSet('href', addressOfLink(child.attrGet('href') ?? '', environment));
       if (child.type === 'image')
@@ -113,7 +125,7 @@ function frameworkAt(tokens: readonly Token[], index: number): Variant['framewor
  *
  * @param file the path of the file from the top of the repository
  * @param image returns the address of an image, given its path from the top of the repository
- * @throws Error for a link that leads nowhere
+ * @throws Error for a link that leads nowhere, and for markup
  */
 export function readMarkdown(text: string, file: string, image: (file: string) => string): MarkdownDocument {
   const environment: Environment = { file, ids: new Map(), image };

@@ -8,6 +8,10 @@ export const documented: readonly (Probe & { readonly isProbe: boolean })[] = [
   ...probes.map((probe) => ({ ...probe, isProbe: true })),
 ];
 
+/** Text as Markdown: an element in it is code, and no markup. */
+const asMarkdown = (text: string) =>
+  text.replaceAll(/<([a-z]+)[^<>]*>[^<]*<\/\1>|<\/?[a-z][^<>]*>/gu, (element) => `\`${element}\``);
+
 /** The page of a rule in the documentation, made from the rule itself. */
 export function rulePage({
   id,
@@ -26,25 +30,27 @@ export function rulePage({
   return [
     `# ${id}`,
     '',
-    title,
+    asMarkdown(title),
     '',
     `- **Level:** ${level}, ${certainty}; ${how}`,
     `- **Success criteria of WCAG 2.2:** ${criteria}`,
     `- **Standard:** ${standard}`,
     '',
-    '## Whom it hurts',
+    '## Who is affected',
     '',
-    hurts,
+    asMarkdown(hurts),
     '',
     '## How to fix it',
     '',
-    remedy,
+    asMarkdown(remedy),
     '',
   ].join('\n');
 }
 
 /** The list of all of them. */
 export function rulesPage(): string {
-  const rows = documented.map(({ id, title, wcag }) => `| [${id}](rules/${id}.md) | ${title} | ${wcag.join(', ')} |`);
+  const rows = documented.map(
+    ({ id, title, wcag }) => `| [${id}](rules/${id}.md) | ${asMarkdown(title)} | ${wcag.join(', ')} |`,
+  );
   return ['| rule | what is wrong | WCAG 2.2 |', '| --- | --- | --- |', ...rows].join('\n');
 }

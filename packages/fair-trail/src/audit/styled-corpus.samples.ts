@@ -278,6 +278,12 @@ export const pageTwins: readonly Twins[] = [
     sound: `<a href="#c">Skip to content</a><nav>${plain}</nav><main id="c"><h1>Hides</h1></main>`,
   },
   {
+    rule: 'skip-link-hidden',
+    style: 'visibility: hidden; the sound one waits behind an open menu',
+    broken: `<a href="#c" style="visibility:hidden">Skip to content</a><nav>${plain}</nav><main id="c"><h1>Hides</h1></main>`,
+    sound: `<a href="#c" inert>Skip to content</a><nav>${plain}</nav><main id="c" inert><h1>Hides</h1></main>`,
+  },
+  {
     rule: 'skip-link-late',
     style: 'after the menu',
     broken: `<nav>${plain}</nav><a href="#c">Skip to content</a><main id="c"><h1>Hides</h1></main>`,

@@ -4,6 +4,8 @@ export interface SiteTwins {
   readonly style: string;
   readonly broken: SampleSite;
   readonly sound: SampleSite;
+  /** Other rules that are right about the broken one, and are tried as well. */
+  readonly accept?: readonly string[];
   /** Default: 800 alone. */
   readonly widths?: readonly number[];
   /** How many pages are visited. Default: the first. */

@@ -136,13 +136,21 @@ export const widgetTwins: readonly SiteTwins[] = [
   },
   {
     rule: 'tab-does-nothing',
+    // Its keys are tried before its mouse, and what they did may be remembered.
+    accept: ['tabs-without-arrows'],
     style: 'a state that stays on the first tab',
     broken: withPages(
       tablist(
         `tabs.forEach((tab, at) => tab.addEventListener('click', () => { panels.forEach((panel, other) => { panel.hidden = other !== at; }); }));${byArrows}`,
       ),
     ),
-    sound: withPages(tablist(byMouse + byArrows)),
+    // A choice that is remembered: the page begins with the tab that was chosen last.
+    sound: withPages(
+      tablist(
+        `${byMouse + byArrows} tabs.forEach((tab) => ['click', 'keyup'].forEach((type) => tab.addEventListener(type, () => sessionStorage.setItem('tab', tabs.findIndex((one) => one.ariaSelected === 'true')))));
+        setTimeout(() => select(tabs[Number(sessionStorage.getItem('tab') ?? 0)]));`,
+      ),
+    ),
   },
   {
     rule: 'title-stays',

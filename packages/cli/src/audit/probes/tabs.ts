@@ -116,9 +116,16 @@ async function lookAtPanels(used: AuditedPage, tab: FoundTablist['tabs'][number]
   }
 }
 
+/** The page may remember a tab that was selected before, and begin with it. */
+async function unselectedTab(used: AuditedPage, { tabs }: FoundTablist): Promise<FoundTablist['tabs'][number] | null> {
+  for (const tab of tabs) if (!(await used.call('isSelected', tab.selector))) return tab;
+  return null;
+}
+
 async function byMouse(used: AuditedPage, list: FoundTablist): Promise<void> {
-  const other = list.tabs.find(({ isSelected }) => !isSelected);
-  if (!other || !used.isWanted(tabDoesNothing, tabShowsOther)) return;
+  if (!used.isWanted(tabDoesNothing, tabShowsOther)) return;
+  const other = await unselectedTab(used, list);
+  if (!other) return;
   const happening = await used.whatHappens(other.selector, () => used.clickOn(other));
   if (happening === null || happening.left) return;
   const isTold = happening.before.told !== happening.after.told;

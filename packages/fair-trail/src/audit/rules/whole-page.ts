@@ -180,6 +180,8 @@ export const skipLinkHidden: Rule = {
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const link of deepElements(document, 'a[href^="#"]')) {
       if (link.closest('nav, [role="navigation"], dialog, [popover], main, template') !== null) continue;
+      // What waits behind an open menu comes back with the rest of the page.
+      if (link.closest('[inert]') !== null) continue;
       const isReached = isExposed(link) && link.tabIndex >= 0;
       if (isSkipName(link.textContent) && !isReached) yield { element: link };
     }
