@@ -63,12 +63,16 @@ function ownElements(element: Element): readonly Element[] {
   return [element, ...inner];
 }
 
+/** What stands between steps: a name may begin with a sign of its own, such as `@`. */
+const separators = String.raw`[\s/\\|<>«»‹›←→⇐⇒◂▸◀▶❮❯·•:–—-]+`;
+const around = new RegExp(`^${separators}|${separators}$`, 'gu');
+
 /** Without the signs between. */
 export function labelOf(element: Element): string {
   const copy = element.cloneNode(true) as Element;
   for (const part of copy.querySelectorAll('ul, ol, button')) part.remove();
   return copy.textContent
     .replaceAll(/\s+/gu, ' ')
-    .replaceAll(/^[^\p{Letter}\p{Number}]+|[^\p{Letter}\p{Number})]+$/gu, '')
+    .replaceAll(around, '')
     .trim();
 }

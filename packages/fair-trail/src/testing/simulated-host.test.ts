@@ -46,4 +46,11 @@ describe('tabs and breadcrumbs in a simulated document', () => {
     });
     expect((await promisesOf(breadcrumbTrailParts, ways)).broken).toEqual([]);
   });
+
+  test('a step keeps the signs of its own name, and loses those that stand between steps', async () => {
+    const html = `<nav aria-label="Breadcrumb"><ol>
+      <li><a href="/">Home</a> /</li><li>› <a href="/at">@marram/log</a> »</li><li>→ …and (more)</li></ol></nav><main></main>`;
+    const visitor = await showing('/at/more', html);
+    expect(await visitor.breadcrumbs()).toEqual(['Home', '@marram/log', '…and (more)']);
+  });
 });
