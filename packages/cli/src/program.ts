@@ -17,7 +17,7 @@ import { addWalkCommand } from './commands/walk-command.ts';
 /** The command line. It throws what commander throws for bad use, and a `Failure` for bad input. */
 export function createProgram(version: string): Command {
   const program = new Command('fair-trail')
-    .description('Works on the site file that describes a website’s navigation, and on the colors it is shown in.')
+    .description('Checks, draws, tests and publishes the navigation that a site file describes.')
     .version(version)
     .showHelpAfterError('(run with --help for what can be given)')
     .configureOutput({

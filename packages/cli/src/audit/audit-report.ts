@@ -48,13 +48,13 @@ const mostPictures = 150;
 /** Rules of what stylesheets do: what is so of one item of a list is so of the others, and mended in one place. */
 const ofStyles: ReadonlySet<string> = new Set([
   ...['low-contrast', 'small-target', 'state-low-contrast', 'focus-not-shown', 'focus-hard-to-see', 'label-cut'],
-  ...['spaced-text-breaks', 'large-text-breaks', 'labels-overlap', 'menu-beside-window', 'order-of-focus'],
+  ...['text-spacing-breaks', 'large-text-breaks', 'labels-overlap', 'menu-outside-window', 'focus-order'],
   ...[
     'page-not-marked',
-    'mark-only-seen',
+    'mark-only-visual',
     'mark-by-color-only',
-    'new-window-untold',
-    'focus-on-unseen',
+    'new-window-unannounced',
+    'focus-on-invisible',
     'focus-covered',
   ],
 ]);

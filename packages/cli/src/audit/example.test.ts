@@ -36,8 +36,8 @@ const timeout = inject('isWholeAudit') ? 3_600_000 : 300_000;
 const pages = inject('isWholeAudit') ? 27 : 1;
 const widths = inject('isWholeAudit') ? [320, 768, 1280] : [320, 1280];
 /** What colors and direction can break. */
-const ofLooks = ['low-contrast', 'state-low-contrast', 'focus-not-shown', 'focus-hard-to-see', 'focus-on-unseen'];
-const ofDirection = ['order-of-focus', 'menu-beside-window', 'labels-overlap', 'label-cut', 'panel-out-of-window'];
+const ofLooks = ['low-contrast', 'state-low-contrast', 'focus-not-shown', 'focus-hard-to-see', 'focus-on-invisible'];
+const ofDirection = ['focus-order', 'menu-outside-window', 'labels-overlap', 'label-cut', 'panel-out-of-window'];
 
 describe('our own example is clean', () => {
   test('at every width', { timeout }, async () => {

@@ -2,12 +2,18 @@ import { attempts } from './probes/all-probes.ts';
 
 /** Rules that a page is not held to where a stylesheet of it could not be loaded: it is not as visitors have it. */
 const ofLooks = [
-  ...['small-target', 'low-contrast', 'mark-by-color-only', 'mark-only-seen', 'focus-on-unseen', 'focus-covered'],
-  ...['focus-not-shown', 'focus-hard-to-see', 'order-of-focus', 'menu-beside-window', 'labels-overlap', 'label-cut'],
-  ...['spaced-text-breaks', 'large-text-breaks', 'bar-takes-window', 'state-low-contrast', 'panel-out-of-window'],
-  ...['icon-low-contrast', 'mark-low-contrast', 'field-low-contrast', 'low-contrast-on-picture', 'text-not-scaled'],
-  ...['seen-not-exposed', 'exposed-not-seen', 'menu-lost-by-resizing', 'state-after-resizing', 'orientation-locked'],
-  ...['overlay-leaves-page', 'hover-only', 'narrow-menu-lacks', 'toggle-says-closed', 'toggle-state-wrong'],
+  ...['small-target', 'low-contrast', 'mark-by-color-only', 'mark-only-visual', 'focus-on-invisible', 'focus-covered'],
+  ...['focus-not-shown', 'focus-hard-to-see', 'focus-order', 'menu-outside-window', 'labels-overlap', 'label-cut'],
+  ...['text-spacing-breaks', 'large-text-breaks', 'bar-takes-window', 'state-low-contrast', 'panel-out-of-window'],
+  ...['icon-low-contrast', 'mark-low-contrast', 'field-low-contrast', 'low-contrast-on-picture', 'text-not-zoomed'],
+  ...[
+    'visible-not-exposed',
+    'exposed-not-visible',
+    'menu-lost-by-resizing',
+    'state-after-resizing',
+    'orientation-locked',
+  ],
+  ...['overlay-leaves-page', 'hover-only', 'narrow-menu-lacks', 'toggle-announces-closed', 'toggle-state-wrong'],
 ];
 /** What is tried of what scripts make. */
 const byScripts: ReadonlySet<string> = new Set([
@@ -27,14 +33,7 @@ const byScripts: ReadonlySet<string> = new Set([
 /** The same for scripts. */
 const ofScripts = [
   ...attempts.filter(({ name }) => byScripts.has(name)).flatMap(({ probes }) => probes.map(({ id }) => id)),
-  ...[
-    'placeholder-link',
-    'dead-fragment',
-    'focus-trapped',
-    'not-by-keyboard',
-    'skip-link-stays',
-    'reference-to-nothing',
-  ],
+  ...['placeholder-link', 'dead-fragment', 'focus-trapped', 'not-by-keyboard', 'skip-link-stays', 'reference-missing'],
 ];
 
 /** Which rules a page cannot be held to, since what it asked for has not come: it is not as its visitors have it. */

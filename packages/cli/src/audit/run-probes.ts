@@ -164,8 +164,14 @@ function hasFreshParts(
 
 /** What only whole pages have. */
 const ofWholePages: ReadonlySet<string> = new Set([
-  ...['page-without-title', 'title-says-nothing', 'title-of-other-page', 'no-way-past', 'menu-without-landmark'],
-  ...['page-change-untold', 'title-stays', 'skip-link-hidden', 'skip-link-late', 'bar-takes-window'],
+  ...[
+    'page-without-title',
+    'title-says-nothing',
+    'title-of-other-page',
+    'no-skip-link-or-landmark',
+    'menu-without-landmark',
+  ],
+  ...['page-change-unannounced', 'title-stays', 'skip-link-hidden', 'skip-link-late', 'bar-takes-window'],
 ]);
 
 function usedPage({ shared, window, url, report, loaded, isFrame }: OpenPage): AuditedPage {

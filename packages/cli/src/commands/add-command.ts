@@ -36,22 +36,22 @@ interface AddOptions {
 export function addAddCommand(program: Command): void {
   program
     .command('add')
-    .summary('add a page to a project: its entry, its file, and its line in the stage')
+    .summary('add a page to a project: its entry, its file and its line in the stage')
     .description(
-      'Adds an entry to the site file, below the entry whose address the path goes on from, and writes the page’s file and its line ' +
-        'among the pages of the stage as the others there are written. Everything else in these files stays as it is.',
+      'Adds an entry to the site file, below the entry whose address begins the path. Writes the page’s file, and its line ' +
+        'among the pages of the stage, in the style of the lines that are there. The rest of these files does not change.',
     )
     .argument('<path>', 'the address of the page, such as /visit/boat-trips')
     .option('--site <SITE FILE>', 'the site file; default: the only one below this folder')
     .option('--id <ID>', 'the id of the entry; default: the last part of the path')
-    .option('--label <TEXT>', 'what its links say; default: made from the path')
-    .option('--under <ID>', 'the entry to put it below; default: the one whose address the path goes on from')
+    .option('--label <TEXT>', 'the label of its links; default: made from the path')
+    .option('--under <ID>', 'the entry to put it below; default: the one whose address begins the path')
     .option(
       '--menu <A,B>',
-      'the menus to list it in; default: main for a page of the first level, else none',
+      'the menus to list it in; default: main for a page of the first level, otherwise none',
       readNames,
     )
-    .option('--no-page', 'add the entry alone')
+    .option('--no-page', 'add only the entry')
     .option('--dry-run', 'only show what would be written')
     .action((path_: string, options: AddOptions) => add(path_, options));
 }

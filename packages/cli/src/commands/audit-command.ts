@@ -8,34 +8,38 @@ import { readNames } from './read-names.ts';
 export function addAuditCommand(program: Command, version: string): void {
   const command = program
     .command('audit')
-    .summary('find what is wrong with any site’s navigation, by using it')
+    .summary('find defects in the navigation of any site, by using it')
     .description(
       'Opens a site, or a folder of pages, in a browser at several widths, follows its links, and uses its navigation as ' +
-        'people do. It never leaves the origin, and sends nothing but requests to read. What could not be tried is listed. ' +
-        'Exits with 1 where something is at the level to fail on, and with 3 where there is no browser.',
+        'people do. It stays on the origin and sends only requests that read. What could not be tried is listed. ' +
+        'Exits with 1 if a finding reaches the level of --fail-on, and with 3 if there is no browser.',
     )
     .argument('<address or folder>', 'such as http://127.0.0.1:4310, or dist')
     .option('--start <PATH>', 'where to begin; default: the home page')
-    .option('--fallback <FILE>', 'of a folder: the page that answers where there is no file, as for one-page apps')
+    .option(
+      '--fallback <FILE>',
+      'for a folder: the page to send for an address without a file, as for single-page apps',
+    )
     .option('--pages <NUMBER>', 'how many pages to visit at most', readCount, 20)
     .option('--widths <A,B>', 'the widths of the window, in CSS pixels', readWidths, [320, 768, 1280])
-    .option('--only <A,B>', 'try these rules alone', readNames)
-    .option('--skip <A,B>', 'leave these rules out', readNames)
-    .option(
-      '--baseline <FILE>',
-      'an earlier report, written with --format json: only what is new is reported, and fails',
-    )
+    .option('--only <A,B>', 'check only these rules', readNames)
+    .option('--skip <A,B>', 'skip these rules', readNames)
+    .option('--baseline <FILE>', 'an earlier report in JSON: report, and fail on, only new findings')
     .addOption(failOnOption())
-    .option('--site <SITE FILE>', 'also hold the pages against this site file')
+    .option('--site <SITE FILE>', 'also compare the pages with this site file')
     .option('--base <PATH>', 'the path that the site of --site is published under; default: /')
-    .addOption(new Option('--scheme <SCHEME>', 'the colors that the reader has asked for').choices(['light', 'dark']))
-    .option('--shard <I/N>', 'this machine’s part of the pages, such as 1/4; put together with: audit merge', readShard)
+    .addOption(new Option('--scheme <SCHEME>', 'the color scheme that the reader prefers').choices(['light', 'dark']))
+    .option(
+      '--shard <I/N>',
+      'the part of the pages for this machine, such as 1/4; merge the reports with: audit merge',
+      readShard,
+    )
     .addOption(formatOption())
     .option('--pictures', 'also put pictures into a JSON report, for: audit merge --format html')
-    .option('--out <FILE>', 'write it there; without it, it is printed')
-    .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
-    .option('--force', 'replace a file that is there already')
-    .option('--watch', 'audit again whenever the site changes, and report what is new and what is gone')
+    .option('--out <FILE>', 'the file to write; default: print the report')
+    .option('--browser <PROGRAM>', 'the Chromium to use; default: CHROMIUM_PATH, or an installed one')
+    .option('--force', 'replace an existing file')
+    .option('--watch', 'audit again when the site changes; report new and fixed findings')
     .action(async (target: string, options: AuditCommandOptions) => {
       // A browser's driver takes longer to load than most commands take in all.
       const { makeAudit } = await import('../audit/make-audit.ts');
@@ -43,15 +47,13 @@ export function addAuditCommand(program: Command, version: string): void {
     });
   command
     .command('merge')
-    .summary('make one report of those of several machines')
-    .description(
-      'Makes one report of the JSON reports of several shards: what more than one of them found is told once.',
-    )
+    .summary('merge the reports of several machines')
+    .description('Merges the JSON reports of several shards. A finding of more than one shard is reported once.')
     .argument('<reports...>', 'files written with --format json')
     .addOption(failOnOption())
     .addOption(formatOption())
-    .option('--out <FILE>', 'write it there; without it, it is printed')
-    .option('--force', 'replace a file that is there already')
+    .option('--out <FILE>', 'the file to write; default: print the report')
+    .option('--force', 'replace an existing file')
     .action(async (files: string[], _, merge: Command) => {
       const { mergeReports } = await import('../audit/merge-reports.ts');
       // Options of the same name that were written before the word are those of the command around.

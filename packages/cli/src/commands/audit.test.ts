@@ -122,13 +122,13 @@ describe('focus', () => {
     `<nav style="${style}"><a href="/">Today</a></nav><p><a href="/#p" id="p">Next</a></p>`;
 
   test.each<[string, string, string[]]>([
-    ['in a menu that is hidden by its opacity', menu('opacity: 0'), ['focus-on-unseen']],
+    ['in a menu that is hidden by its opacity', menu('opacity: 0'), ['focus-on-invisible']],
     [
       'in a menu that stands beside the window',
       menu('position: fixed; left: -900px; width: 300px'),
-      ['focus-on-unseen'],
+      ['focus-on-invisible'],
     ],
-    ['in a menu that is cut down to nothing', menu('height: 0; overflow: hidden'), ['focus-on-unseen']],
+    ['in a menu that is cut down to nothing', menu('height: 0; overflow: hidden'), ['focus-on-invisible']],
     ['past a menu that is hidden for everyone', menu('visibility: hidden'), []],
     [
       'on a skip link that comes into sight by and by',
@@ -136,7 +136,7 @@ describe('focus', () => {
       [],
     ],
   ])('%s', async (_, body, rules) => {
-    const report = await auditOf({ '/': document(body) }, { only: ['focus-on-unseen'] });
+    const report = await auditOf({ '/': document(body) }, { only: ['focus-on-invisible'] });
     expect(rulesIn(report)).toEqual(rules);
   });
 });
@@ -200,7 +200,7 @@ test('a redirect to another origin is not followed, nor is a frame, a style or a
     <nav><a href="/away">Away</a><a href="/">Today</a></nav><form id="f" method="post" action="/save"><button>Go</button></form>
     <script>navigator.sendBeacon('${elsewhere}/beacon'); new Worker(URL.createObjectURL(new Blob(["fetch('${elsewhere}/worker')"])));
     document.getElementById('f').submit();</script>`;
-  const report = await auditOf({ '/': document(body) }, { only: ['dead-link', 'focus-on-unseen'] });
+  const report = await auditOf({ '/': document(body) }, { only: ['dead-link', 'focus-on-invisible'] });
   other.closeAllConnections();
   other.close();
   Reflect.deleteProperty(redirects, '/away');
@@ -316,7 +316,7 @@ test('a title that comes late is waited for before it is judged', async () => {
     const script = `<script>setTimeout(() => { document.title = '${title}'; }, 700)</script>`;
     return document(`<nav><a href="/">Today</a><a href="/hides">Hides</a></nav>${script}`).replace('>Page<', '><');
   };
-  const only = ['site-title-differs', 'page-without-title', 'titles-alike'];
+  const only = ['site-title-differs', 'page-without-title', 'titles-same'];
   const pages = { '/': late('Today · Marram'), '/hides': late('Hides · Marram') };
   expect(rulesIn(await auditOf(pages, { site, only }))).toEqual([]);
   expect(rulesIn(await auditOf(pages, { only }))).toEqual([]);

@@ -13,16 +13,16 @@ interface CheckOptions extends ReportOptions {
 export function addCheckCommand(program: Command, version: string): void {
   program
     .command('check')
-    .summary('find what is wrong in a site file, or likely to hurt someone')
+    .summary('find errors and likely mistakes in a site file')
     .description(
-      'Checks a site file: whether it is valid and, where it is, also what is likely to hurt someone. ' +
-        'Exits with 1 where something is at the level to fail on.',
+      'Checks whether a site file is valid. If it is, also reports what is likely to be a mistake. ' +
+        'Exits with 1 if a finding reaches the level of --fail-on.',
     )
     .argument('<site file>', 'a *.site.json, .ts or .js file')
     .option('--release', 'the site is about to be published: planned pages are errors')
     .addOption(failOnOption())
     .addOption(formatOption())
-    .option('--watch', 'check again whenever the file changes, until the command is stopped')
+    .option('--watch', 'check again when the file changes, until stopped')
     .action(async (file: string, options: CheckOptions) => {
       const check = async () => {
         const { site, problems, locate } = await readSiteFile(file);

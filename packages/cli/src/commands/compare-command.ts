@@ -8,9 +8,9 @@ import { failOnOption, formatOption, report, type ReportOptions } from '../repor
 export function addCompareCommand(program: Command, version: string): void {
   program
     .command('compare')
-    .summary('tell what changed from one version of a site file to the next')
+    .summary('report what changed between two versions of a site file')
     .description(
-      'Tells which pages were added, removed, renamed and moved, for reviews. An address that worked and no longer ' +
+      'Reports which pages were added, removed, renamed and moved. An address that worked and no longer ' +
         'does is an error, unless the new version has it in "movedFrom" or "aliases".',
     )
     .argument('<old>', 'the site file as it was')

@@ -17,7 +17,7 @@ interface CompileOptions {
 export function addCompileCommand(program: Command): void {
   program
     .command('compile')
-    .summary('make a module of a site file that loads without being checked again')
+    .summary('compile a site file to a module that loads without checks')
     .description(
       'Checks a site file and writes the site as a module whose default export is ready to use. An app that imports it ' +
         'ships neither the checks nor their texts. The ending says what is written: a .ts module; a .js module with its ' +
@@ -26,8 +26,8 @@ export function addCompileCommand(program: Command): void {
     .argument('<site file>', 'a *.site.json, .ts or .js file')
     .option('--out <MODULE>', 'the .ts, .js or .json file to write; without it, the .ts module is printed')
     .option('--base <PATH>', 'the path that the site is published under, such as /observatory/; default: the root')
-    .option('--ignore-case', 'let /Hides and /hides be one address')
-    .option('--force', 'replace files that are there already')
+    .option('--ignore-case', 'treat /Hides and /hides as one address')
+    .option('--force', 'replace existing files')
     .action(async (file: string, options: CompileOptions) => {
       const { site } = await readSoundSite(file);
       const compiled = compileSite(withOptions(site, options));

@@ -17,15 +17,13 @@ interface NewOptions {
 export function addNewCommand(program: Command, version: string): void {
   program
     .command('new')
-    .summary('begin a project')
+    .summary('create a project')
     .description(
       'Writes a small project: a site file, a bar, breadcrumbs and two pages, tests of the navigation, and the scripts to check it ' +
-        'all. The folder must be empty or not be there yet; its name becomes that of the site.',
+        'all. The folder must be empty or new. Its name becomes the name of the site.',
     )
     .argument('<folder>', 'where to write it')
-    .addOption(
-      new Option('--with <FRAMEWORK>', 'what the pages are written with').choices(frameworks).makeOptionMandatory(),
-    )
+    .addOption(new Option('--with <FRAMEWORK>', 'the framework of the pages').choices(frameworks).makeOptionMandatory())
     .option(
       '--color <COLOR>',
       'derive the theme from a color such as "#1d5f6b"; without it, the library’s own theme is used',

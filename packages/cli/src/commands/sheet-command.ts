@@ -10,30 +10,30 @@ export function addSheetCommand(program: Command): void {
     .summary('draw every component in every state')
     .description(
       'Makes the state sheet of a site: every part of its navigation in every state, drawn by the components themselves, ' +
-        'with the conditions they can be seen under. It opens from disk. Where a browser is found, the sheet also says ' +
-        'which role and name that computes for each part. Exits with 1 where the site file has problems that must be mended: ' +
-        'the sheet shows those.',
+        'under chosen conditions. It opens from disk. If a browser is found, the sheet also shows ' +
+        'the role and name that the browser computes for each part. Exits with 1 if the site file has fatal problems: ' +
+        'the sheet lists them.',
     )
     .argument('<site file>', 'a *.site.json, .ts or .js file')
     .option('--theme <FILE>', 'a file of design tokens')
     .option('--records <FILE>', 'a JSON file with the records')
-    .option('--icons <FILE>', 'an SVG sprite whose symbols have the names of the icons')
+    .option('--icons <FILE>', 'an SVG sprite whose symbol ids are the names of the icons')
     .option(
       '--menu <COMPONENT=NAME>',
-      `which menu is shown in which component: ${components.join(', ')}; may be given again`,
+      `the menu to show in a component: ${components.join(', ')}; can be repeated`,
       readMenu,
       {},
     )
     .option('--out <FOLDER>', 'write it there')
-    .option('--serve', 'serve it to this machine until it is stopped; a reload reads the files anew')
-    .option('--port <NUMBER>', 'the port to serve on; 0 for any that is free', readPort, 4320)
-    .option('--png <FOLDER>', 'write a picture of each table and of each state there')
+    .option('--serve', 'serve it on this machine until stopped; each reload reads the files again')
+    .option('--port <NUMBER>', 'the port; 0 for any free port', readPort, 4320)
+    .option('--png <FOLDER>', 'the folder for a picture of each table and each state')
     .option(
       '--conditions <QUERY>',
-      'what the pictures are taken under, as in the sheet’s address: "width=320&scheme=dark"',
+      'the conditions of the pictures, as in the address of the sheet: "width=320&scheme=dark"',
     )
-    .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
-    .option('--force', 'replace files that are there already')
+    .option('--browser <PROGRAM>', 'the Chromium to use; default: CHROMIUM_PATH, or an installed one')
+    .option('--force', 'replace existing files')
     .action(async (file: string, options: SheetOptions) => {
       // A browser's driver takes longer to load than most commands take in all.
       const { makeSheet } = await import('../sheet/make-sheet.ts');

@@ -21,7 +21,7 @@ interface ShowOptions {
 export function addShowCommand(program: Command): void {
   program
     .command('show')
-    .summary('show the tree and, for an address, what is current')
+    .summary('show the site and, for an address, what is marked')
     .description(
       'Shows the entries and menus of a site file. For an address, also which entry it is, the marks in each menu ' +
         'and the breadcrumbs.',

@@ -12,14 +12,14 @@ interface StylesOptions {
 export function addStylesCommand(program: Command): void {
   program
     .command('styles')
-    .summary('make the stylesheet that a site file asks for')
+    .summary('write the stylesheet for the "flex" values of a site file')
     .description(
-      'Writes the rules that belong to one site alone: the share of a bar’s spare room that each entry with a "flex" has. ' +
+      'Writes the CSS rules of one site: the share of a bar’s spare room for each entry with "flex". ' +
         'Load it after the library’s own styles.',
     )
     .argument('<site file>', 'a .json, .ts or .js file')
-    .option('--out <FILE>', 'write it there; without it, it is printed')
-    .option('--force', 'replace a file that is there already')
+    .option('--out <FILE>', 'the file to write; default: print the report')
+    .option('--force', 'replace an existing file')
     .action(async (file: string, options: StylesOptions) => {
       const { site } = await readSoundSite(file);
       const text = flexStyles(site);

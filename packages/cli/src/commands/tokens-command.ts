@@ -29,18 +29,18 @@ interface TokensOptions {
 export function addTokensCommand(program: Command): void {
   program
     .command('tokens')
-    .summary('check the colors of a theme, and make its stylesheet')
+    .summary('check the colors of a theme and write its stylesheet')
     .description(
-      'Reads a file of design tokens, or derives a theme from one or two brand colors, and tells the contrast of every ' +
-        'pair of colors that meet, in every state and scheme. Exits with 1 where a pair is below level AA of WCAG 2.2; ' +
-        'then nothing is written.',
+      'Reads a file of design tokens, or derives a theme from one or two brand colors, and reports the contrast of every ' +
+        'pair of adjacent colors, in every state and scheme. Exits with 1 if a pair is below level AA of WCAG 2.2; ' +
+        'nothing is written then.',
     )
     .argument('[tokens file]', 'a file of the Design Tokens Community Group; without it, the library’s own')
     .option('--from <colors...>', 'derive a theme from one or two colors such as "#1d5f6b"')
     .option('--out <FILE>', 'write the theme: a .css file of custom properties, or a .json file of design tokens')
     .addOption(new Option('--format <FORMAT>', 'how to print it').choices(['text', 'json']).default('text'))
-    .option('--force', 'replace a file that is there already')
-    .option('--watch', 'do it again whenever the tokens file changes, until the command is stopped')
+    .option('--force', 'replace an existing file')
+    .option('--watch', 'repeat when the tokens file changes, until stopped')
     .action(async (file: string | undefined, options: TokensOptions) => {
       if (options.watch !== true) {
         tokens(file, options);

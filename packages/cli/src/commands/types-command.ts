@@ -18,16 +18,16 @@ interface TypesOptions {
 export function addTypesCommand(program: Command): void {
   program
     .command('types')
-    .summary('write the declarations of a site file, for TypeScript and for editors')
+    .summary('write the TypeScript declarations of a site file')
     .description(
-      'Writes the declarations of the module that a site file is where the plugin of Vite loads it, as the plugin does by itself while ' +
-        'its server runs. TypeScript needs "allowArbitraryExtensions" to find them. With --schema, also a JSON Schema that knows the ' +
-        'ids of the site, for editors. With --check, nothing is written, and the command exits with 1 where a file is out of date.',
+      'Writes the declarations of the module that the Vite plugin makes of a site file. The plugin writes the same while ' +
+        'its server runs. TypeScript needs "allowArbitraryExtensions" to find them. --schema also writes a JSON Schema with the ' +
+        'ids of the site, for editors. --check writes nothing and exits with 1 if a file is out of date.',
     )
     .argument('<site file>', 'a *.site.json file')
     .option('--out <FILE>', 'the file to write; default: beside the site file, as name.site.d.json.ts')
-    .option('--schema <FILE>', 'also write a JSON Schema that knows the ids, audiences and icons of the site')
-    .option('--check', 'only say whether the files are as they would be written')
+    .option('--schema <FILE>', 'also write a JSON Schema with the ids, audiences and icons of the site')
+    .option('--check', 'only report whether the files are up to date')
     .action(async (file: string, options: TypesOptions) => {
       if (!file.endsWith('.json')) {
         throw new Failure(

@@ -7,27 +7,33 @@ import { readNames } from './read-names.ts';
 export function addWalkCommand(program: Command, version: string): void {
   program
     .command('walk')
-    .summary('hold a running site against its site file, entry by entry')
+    .summary('compare a running site with its site file, page by page')
     .description(
-      'Goes to every page that the site file names, through the menus, with a mouse and by keyboard alone, and asks of each: ' +
-        'is it there, does the link lead to it, is it marked, are title and breadcrumbs right, does a reload keep it, does ' +
-        'Back return, do its old addresses lead on. It never leaves the origin. Exits with 1 where something is otherwise ' +
-        'than the site file says, and with 3 where there is no browser.',
+      'Goes to every page of the site file through the menus, by mouse and by keyboard, and checks: ' +
+        'does it exist, does the link lead to it, is it marked, are title and breadcrumbs right, does a reload keep it, does ' +
+        'Back return, do old addresses redirect. It stays on the origin. Exits with 1 if something differs from ' +
+        'the site file, and with 3 if there is no browser.',
     )
     .argument('<site file>', 'a *.site.json, .ts or .js file')
     .requiredOption(
       '--against <ADDRESS OR FOLDER>',
       'the running site, such as http://127.0.0.1:4310, or a folder of pages',
     )
-    .option('--fallback <FILE>', 'of a folder: the page that answers where there is no file, as for one-page apps')
+    .option(
+      '--fallback <FILE>',
+      'for a folder: the page to send for an address without a file, as for single-page apps',
+    )
     .option('--base <PATH>', 'the path that the site is published under; default: /')
     .option('--records <FILE>', 'a JSON file with the records: each of them is a page')
     .addOption(
       new Option('--audience <A,B>', 'the audiences that the visitor is in').argParser(readNames).default([], 'none'),
     )
-    .option('--language <TAG>', 'the language of the pages, one of the site’s; without it, the site’s own')
-    .option('--storage <FILE>', 'cookies and local storage that make the visitor one of them, as Playwright saves them')
-    .option('--only <A,B>', 'walk to these entries alone, by their ids', readNames)
+    .option('--language <TAG>', 'the language of the pages; default: the language of the site')
+    .option(
+      '--storage <FILE>',
+      'cookies and local storage that sign the visitor in, in the format that Playwright saves',
+    )
+    .option('--only <A,B>', 'walk only to these entries, by id', readNames)
     .addOption(
       new Option('--by <A,B>', 'with what the menus are used')
         .argParser(readInputs)
@@ -35,10 +41,10 @@ export function addWalkCommand(program: Command, version: string): void {
     )
     .option('--width <NUMBER>', 'the width of the window, in CSS pixels', readWidth, 1280)
     .addOption(new Option('--format <FORMAT>', 'how to print it').choices(walkFormats).default('text'))
-    .option('--out <FILE>', 'write it there; without it, it is printed')
+    .option('--out <FILE>', 'the file to write; default: print the report')
     .option('--write <FILE>', 'also write the same as tests for Vitest, to be owned and edited')
-    .option('--browser <PROGRAM>', 'the Chromium to use; without it, CHROMIUM_PATH, or one where systems keep it')
-    .option('--force', 'replace files that are there already')
+    .option('--browser <PROGRAM>', 'the Chromium to use; default: CHROMIUM_PATH, or an installed one')
+    .option('--force', 'replace existing files')
     .action(async (file: string, options: WalkOptions) => {
       // A browser's driver takes longer to load than most commands take in all.
       const { makeWalk } = await import('../walk/make-walk.ts');

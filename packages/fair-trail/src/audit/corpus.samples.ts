@@ -96,7 +96,7 @@ export const corpus: readonly Twins[] = [
     sound: `<nav><span aria-hidden="true"><a href="/" tabindex="-1" inert>→</a></span><div aria-hidden="true" style="display:none"><a href="/x">X</a></div>${list(hides, tides)}</nav>${main}`,
   },
   {
-    rule: 'landmarks-alike',
+    rule: 'landmarks-same-name',
     style: 'header and footer',
     broken: `<nav>${list(today, hides)}</nav>${main}<nav>${list('<a href="/about">About</a>')}</nav>`,
     sound: `<nav>${list(today, hides)}</nav>${main}<nav aria-label="Footer">${list('<a href="/about">About</a>')}</nav><nav hidden>${list(tides)}</nav>`,
@@ -120,7 +120,7 @@ export const corpus: readonly Twins[] = [
     sound: `<nav><ul role="menubar"><li role="none"><a role="menuitem" href="/">Today</a></li></ul><div role="menu"></div>${hides}</nav>${main}`,
   },
   {
-    rule: 'control-in-control',
+    rule: 'nested-controls',
     style: 'a button in a link',
     broken: `<nav>${list(today, hides, '<a href="/tides">Tides <button>More</button></a>')}</nav>${main}`,
     sound: `<nav>${list(today, hides, '<a href="/tides">Tides</a> <button>More</button>')}</nav>${main}`,
@@ -147,7 +147,7 @@ export const corpus: readonly Twins[] = [
     soundHead: '<title>Hides</title>',
   },
   {
-    rule: 'no-way-past',
+    rule: 'no-skip-link-or-landmark',
     style: 'divs all the way down',
     broken: `<div><nav>${list(today, hides)}</nav></div><div>Four hides look over the marsh.</div>`,
     sound: `<a href="#text">Skip</a><div><nav>${list(today, hides)}</nav></div><div id="text">Four hides look over the marsh.</div>`,

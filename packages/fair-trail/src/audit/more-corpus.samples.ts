@@ -12,13 +12,13 @@ const data = (...names: readonly string[]) =>
 /** Marks, states, breadcrumbs and structure: a page with one defect, and its twin without it. */
 export const moreTwins: readonly Twins[] = [
   {
-    rule: 'mark-only-seen',
+    rule: 'mark-only-visual',
     style: 'a class alone',
     broken: `<nav>${list(today, '<a class="active" href="/hides">Hides</a>', tides)}</nav>${main}`,
     sound: `<nav>${list(today, '<a class="active" aria-current="page" href="/hides">Hides</a>', tides)}</nav>${main}`,
   },
   {
-    rule: 'mark-only-seen',
+    rule: 'mark-only-visual',
     style: 'bold, by a stylesheet that knows the page',
     head: '<title>Hides</title><style>.here { font-weight: 900; border-bottom: 2px solid }</style>',
     broken: `<div role="navigation"><a href="/">Today</a> <b><a class="here" href="/hides/">Hides</a></b> <a href="/tides">Tides</a></div>${main}`,
@@ -52,13 +52,13 @@ export const moreTwins: readonly Twins[] = [
     sound: `<header><button aria-expanded="true" aria-controls="m">Menu</button><nav><ul id="m"><li>${today}</li></ul></nav></header>${main}`,
   },
   {
-    rule: 'toggle-says-closed',
+    rule: 'toggle-announces-closed',
     style: 'a menu that is always shown',
     broken: `<header><button aria-expanded="false" aria-controls="m">Menu</button><nav><ul id="m"><li>${today}</li><li>${hides}</li></ul></nav></header>${main}`,
     sound: `<header><button style="display:none" aria-expanded="false" aria-controls="m">Menu</button><nav><ul id="m"><li>${today}</li><li>${hides}</li></ul></nav></header>${main}`,
   },
   {
-    rule: 'reference-to-nothing',
+    rule: 'reference-missing',
     style: 'a label by an id that is not there',
     broken: `<nav aria-labelledby="none-of-it">${list(today, hides)}</nav>${main}`,
     sound: `<h2 id="title">Pages</h2><nav aria-labelledby="title">${list(today, hides)}<button aria-expanded="false" aria-controls="made-later">More</button></nav>${main}`,
@@ -70,7 +70,7 @@ export const moreTwins: readonly Twins[] = [
     sound: `<main><h1>Hides</h1><div role="tablist"><button role="tab" aria-selected="true">Map</button><button role="tab" aria-selected="false">List</button></div></main>`,
   },
   {
-    rule: 'tab-that-leaves',
+    rule: 'tab-is-link',
     style: 'links to pages that say they are tabs',
     broken: `<main><h1>Hides</h1><div role="tablist"><a role="tab" aria-selected="true" href="/hides">Hides</a><a role="tab" aria-selected="false" href="/tides">Tides</a></div></main>`,
     sound: `<main><h1>Hides</h1><div role="tablist"><a role="tab" aria-selected="true" href="#map" aria-controls="map">Map</a></div><div role="tabpanel" id="map">A map.</div></main>`,
@@ -100,19 +100,19 @@ export const moreTwins: readonly Twins[] = [
     sound: `${data('Today', 'Places', 'Hides')}${trail(today, '<a href="/places">Places</a>', '<span aria-current="page">Hides</span>')}${main}`,
   },
   {
-    rule: 'links-all-alike',
+    rule: 'links-same-target',
     style: 'every link to one page',
     broken: `<nav>${list('<a href="/soon">Webcam</a>', '<a href="/soon">Shop</a>', '<a href="/soon">Visits</a>')}</nav>${main}`,
     sound: `<nav>${list('<a href="/webcam">Webcam</a>', '<a href="/shop">Shop</a>', '<a href="/soon">Visits</a>')}</nav>${main}`,
   },
   {
-    rule: 'one-name-several-places',
+    rule: 'same-name-different-targets',
     style: 'two links called More',
     broken: `<nav>${list('<a href="/birds">More</a>', '<a href="/hides/all">More</a>')}</nav>${main}`,
     sound: `<nav>${list('<a href="/birds">More birds</a>', '<a href="/hides/all">More hides</a>')}</nav>${main}`,
   },
   {
-    rule: 'list-with-strays',
+    rule: 'list-with-non-items',
     style: 'links right in a list',
     broken: `<nav><ul><a href="/">Today</a><li>${hides}</li></ul></nav>${main}`,
     sound: `<nav><ul><li>${today}</li><li>${hides}</li></ul></nav>${main}`,
@@ -130,7 +130,7 @@ export const moreTwins: readonly Twins[] = [
     sound: `<div class="bar" role="navigation"><a href="/">Today</a> <a href="/hides" aria-current="page">Hides</a> <a href="/tides">Tides</a></div>${main}`,
   },
   {
-    rule: 'new-window-untold',
+    rule: 'new-window-unannounced',
     style: 'a link to elsewhere',
     broken: `<nav>${list(today, hides, '<a target="_blank" href="https://tides.example/">Tide office</a>')}</nav>${main}`,
     sound: `<nav>${list(today, hides, '<a target="_blank" href="https://tides.example/">Tide office (opens in a new tab)</a>')}</nav>${main}`,

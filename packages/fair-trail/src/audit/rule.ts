@@ -6,7 +6,7 @@ export type RuleSeverity = 'error' | 'warning' | 'advice';
 /** Whether what is told is so in any reading of the page, or only in the likely one. */
 export type Certainty = 'sure' | 'likely';
 
-/** One thing that can be wrong with navigation: what it is, whom it hurts, and how to fix it. */
+/** One thing that can be wrong with navigation: what it is, whom it affects, and how to fix it. */
 export interface RuleDescription {
   readonly id: string;
   /** What is wrong, in a user's words. */
@@ -15,8 +15,8 @@ export interface RuleDescription {
   readonly certainty: Certainty;
   /** Success criteria of WCAG 2.2 that it fails; none for what fails no criterion by itself. */
   readonly wcag: readonly string[];
-  /** Whom it hurts, and how. */
-  readonly hurts: string;
+  /** Whom it affects, and how. */
+  readonly affects: string;
   readonly remedy: string;
   /** The standard's section that it follows. */
   readonly standard: string;

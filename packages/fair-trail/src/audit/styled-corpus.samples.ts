@@ -137,7 +137,7 @@ const inner: readonly InnerTwins[] = [
     sound: `${plain}<div role="main" hidden>Notes</div>`,
   },
   {
-    rule: 'popover-of-nothing',
+    rule: 'popover-missing',
     name: 'no popover',
     broken: `<button popovertarget="m">Pages</button><div id="m">${plain}</div>`,
     sound: `<button popovertarget="m">Pages</button><div id="m" popover>${plain}</div>`,
@@ -149,19 +149,19 @@ const inner: readonly InnerTwins[] = [
     sound: `<details><summary>Pages</summary>${plain}</details>`,
   },
   {
-    rule: 'seen-not-exposed',
+    rule: 'visible-not-exposed',
     name: 'a hidden list',
     broken: `<ul aria-hidden="true"><li><a href="/" tabindex="-1">Today</a></li><li><a href="/tides" tabindex="-1">Tides</a></li><li><a href="/map" tabindex="-1">Map</a></li></ul>`,
     sound: `${plain}<a href="/tides" aria-hidden="true" tabindex="-1"><svg width="20" height="20"></svg></a>`,
   },
   {
-    rule: 'exposed-not-seen',
+    rule: 'exposed-not-visible',
     name: 'a list of no height',
     broken: `<div style="height:0;overflow:hidden"><a href="/" tabindex="-1">Today</a><a href="/tides" tabindex="-1">Tides</a></div><div>${current}</div>`,
     sound: `<div style="height:0;overflow:hidden" inert><a href="/">Today</a><a href="/tides">Tides</a></div><div>${current}</div>`,
   },
   {
-    rule: 'words-mark-elsewhere',
+    rule: 'hidden-text-marks-elsewhere',
     name: 'words on the wrong link',
     broken: list('<a href="/">Today (current page)</a>', '<a href="/hides">Hides</a>'),
     sound: list('<a href="/">Today</a>', '<a href="/hides">Hides (current page)</a>'),
@@ -201,7 +201,7 @@ const inner: readonly InnerTwins[] = [
     soundHead: '<title>Hides · Marram Point</title>',
   },
   {
-    rule: 'page-moves-on',
+    rule: 'timed-redirect',
     name: 'a refresh',
     broken: plain,
     sound: plain,

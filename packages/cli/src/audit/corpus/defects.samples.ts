@@ -112,13 +112,13 @@ export const styledDefects: readonly StyledDefect[] = [
   },
   { rule: 'title-says-nothing', name: 'Document', needs: ['pages'], defect: { head: '<title>Document</title>' } },
   {
-    rule: 'page-moves-on',
+    rule: 'timed-redirect',
     name: 'a refresh',
     needs: ['pages'],
     defect: { head: '<title>Marram Point today</title><meta http-equiv="refresh" content="300;url=/tides">' },
   },
   {
-    rule: 'text-not-scaled',
+    rule: 'text-not-zoomed',
     name: 'text in shares of the window',
     needs: ['marks', 'light'],
     defect: { style: 'nav a, [role=navigation] a { font-size: 1.4vw }' },
@@ -150,7 +150,7 @@ export const styledDefects: readonly StyledDefect[] = [
     widths: narrow,
   },
   {
-    rule: 'letter-acts',
+    rule: 'single-key-acts',
     name: 'a letter that goes elsewhere',
     needs: ['marks', 'pages'],
     defect: {
@@ -173,7 +173,7 @@ export const styledDefects: readonly StyledDefect[] = [
       script: `document.querySelector('main').insertAdjacentHTML('afterbegin', '<input aria-label="Search" id="stolen">'); setTimeout(() => stolen.focus(), 3000);`,
     },
     widths: [1280],
-    accept: ['focus-thrown'],
+    accept: ['focus-misplaced'],
   },
   {
     rule: 'toggle-does-nothing',
@@ -224,7 +224,7 @@ export const styledDefects: readonly StyledDefect[] = [
     widths: narrow,
   },
   {
-    rule: 'cover-stays',
+    rule: 'backdrop-stays',
     name: 'a veil that stays',
     needs: ['toggle', 'light'],
     defect: {
@@ -257,7 +257,7 @@ export const styledDefects: readonly StyledDefect[] = [
     widths: narrow,
   },
   {
-    rule: 'focus-thrown',
+    rule: 'focus-misplaced',
     name: 'focus that goes to the page',
     needs: ['toggle', 'light'],
     defect: {
@@ -330,7 +330,7 @@ export const styledDefects: readonly StyledDefect[] = [
     widths: [1280],
   },
   {
-    rule: 'page-change-untold',
+    rule: 'page-change-unannounced',
     name: 'focus that stays',
     needs: ['one-document'],
     defect: { script: `HTMLElement.prototype.focus = function () {};` },
@@ -356,7 +356,7 @@ export const styledDefects: readonly StyledDefect[] = [
     pages: 4,
   },
   {
-    rule: 'titles-alike',
+    rule: 'titles-same',
     name: 'one title for all',
     needs: ['pages'],
     defect: { head: '<title>Marram Point Bird Observatory</title>' },
@@ -397,7 +397,7 @@ export const styledDefects: readonly StyledDefect[] = [
     widths: [1280],
   },
   {
-    rule: 'seen-not-exposed',
+    rule: 'visible-not-exposed',
     name: 'a menu that is hidden from screen readers',
     needs: ['marks'],
     defect: {

@@ -36,14 +36,14 @@ const marked = (at: number) =>
 
 export const fitTwins: readonly SiteTwins[] = [
   {
-    rule: 'menu-beside-window',
+    rule: 'menu-outside-window',
     style: 'a row that neither wraps nor scrolls',
     broken: withPages(nav(many), `${row} .row { white-space: nowrap }`),
     sound: withPages(nav(many), `${row} .row { white-space: nowrap; overflow-x: auto }`),
     widths: [320],
   },
   {
-    rule: 'menu-beside-window',
+    rule: 'menu-outside-window',
     style: 'a page that cuts off what is too wide',
     broken: withPages(nav(many), `${row} .row { white-space: nowrap } body { overflow-x: hidden }`),
     sound: withPages(nav(many), `${row} .row { flex-wrap: wrap } body { overflow-x: hidden }`),
@@ -74,7 +74,7 @@ export const fitTwins: readonly SiteTwins[] = [
     ),
   },
   {
-    rule: 'spaced-text-breaks',
+    rule: 'text-spacing-breaks',
     style: 'boxes that are just as wide as their labels',
     broken: withPages(
       nav('<li><a href="/?x">Observations</a></li><li><a href="/?y">Hides</a></li>'),
@@ -158,7 +158,7 @@ export const fitTwins: readonly SiteTwins[] = [
     widths: [320, 800],
   },
   {
-    rule: 'titles-alike',
+    rule: 'titles-same',
     pages: 2,
     style: 'the name of the site on every page',
     broken: pages(header(marked(0)) + content, header(marked(1)) + content.replace('<h1>Hides', '<h1>Tides'), [

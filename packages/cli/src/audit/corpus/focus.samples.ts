@@ -4,7 +4,7 @@ const nav = `<nav aria-label="Main"><ul>${items}</ul></nav>`;
 
 export const focusTwins: readonly SiteTwins[] = [
   {
-    rule: 'focus-on-unseen',
+    rule: 'focus-on-invisible',
     style: 'a drawer that is put aside by a transform',
     broken: withPages(
       `<nav class="drawer"><ul>${items}</ul></nav>${content}`,
@@ -16,7 +16,7 @@ export const focusTwins: readonly SiteTwins[] = [
     ),
   },
   {
-    rule: 'focus-on-unseen',
+    rule: 'focus-on-invisible',
     style: 'a panel of no height',
     broken: withPages(
       `<div class="menu"><div class="folded">${items.replaceAll('li', 'div')}</div></div>${content}`,
@@ -28,7 +28,7 @@ export const focusTwins: readonly SiteTwins[] = [
     ),
   },
   {
-    rule: 'focus-on-unseen',
+    rule: 'focus-on-invisible',
     style: 'a skip link that stays hidden',
     broken: one(
       `<a href="#m" class="skip">Skip to content</a>${nav}<main id="m"><h1>Hides</h1></main>`,
@@ -77,7 +77,7 @@ export const focusTwins: readonly SiteTwins[] = [
     sound: withPages(`<nav id="side"><ul>${items}</ul></nav>${content}`),
   },
   {
-    rule: 'focus-acts',
+    rule: 'focus-navigates',
     style: 'a link that is followed by focus',
     broken: withPages(
       `<nav>${items.replace('href="/hides"', `href="/hides" onfocus="location.href = '/hides'"`)}</nav>${content}`,
@@ -106,7 +106,7 @@ export const focusTwins: readonly SiteTwins[] = [
     ),
   },
   {
-    rule: 'order-of-focus',
+    rule: 'focus-order',
     style: 'a row that is turned round',
     broken: withPages(
       `<nav><ul class="row">${items}</ul></nav>${content}`,
@@ -118,7 +118,7 @@ export const focusTwins: readonly SiteTwins[] = [
     ),
   },
   {
-    rule: 'order-of-focus',
+    rule: 'focus-order',
     style: 'a footer in columns',
     broken: withPages(
       `${content}<footer><nav><ul class="tall">${items}</ul></nav></footer>`,

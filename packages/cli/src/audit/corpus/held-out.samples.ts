@@ -189,7 +189,7 @@ export const heldOut: readonly HeldOutCase[] = [
   {
     rule: 'state-after-resizing',
     style: 'a list that is opened by width, with a state that is not told',
-    accept: ['toggle-says-closed', 'toggle-state-wrong'],
+    accept: ['toggle-announces-closed', 'toggle-state-wrong'],
     ...both(
       {
         body: '<nav aria-label="Site"><button id="b" aria-expanded="true" aria-controls="u">Pages</button><div id="u">%menu%</div></nav>%article%',
@@ -302,7 +302,7 @@ export const heldOut: readonly HeldOutCase[] = [
     widths: small,
   },
   {
-    rule: 'by-dragging-alone',
+    rule: 'dragging-only',
     style: 'a strip that is pulled',
     ...both(
       {
@@ -349,7 +349,7 @@ export const heldOut: readonly HeldOutCase[] = [
     widths: wide,
   },
   {
-    rule: 'results-untold',
+    rule: 'results-unannounced',
     style: 'a filter that says nothing',
     ...both(
       {
@@ -364,7 +364,7 @@ export const heldOut: readonly HeldOutCase[] = [
     widths: wide,
   },
   {
-    rule: 'seen-not-exposed',
+    rule: 'visible-not-exposed',
     style: 'a footer menu that is aria-hidden',
     accept: ['focus-in-hidden'],
     ...both(
@@ -377,9 +377,9 @@ export const heldOut: readonly HeldOutCase[] = [
     ),
   },
   {
-    rule: 'exposed-not-seen',
+    rule: 'exposed-not-visible',
     style: 'a closed list of no height whose links are out of the order',
-    accept: ['focus-on-unseen'],
+    accept: ['focus-on-invisible'],
     ...both(
       {
         body: '<nav aria-label="Site"><button id="b" aria-expanded="false" aria-controls="n">Pages</button><div id="n">%menu%</div></nav>%article%',
@@ -394,7 +394,7 @@ export const heldOut: readonly HeldOutCase[] = [
     ),
   },
   {
-    rule: 'words-mark-elsewhere',
+    rule: 'hidden-text-marks-elsewhere',
     style: 'words for screen readers on the wrong link',
     ...both(
       {
@@ -408,7 +408,7 @@ export const heldOut: readonly HeldOutCase[] = [
   {
     rule: 'title-of-other-page',
     style: 'the title of another page',
-    accept: ['titles-alike'],
+    accept: ['titles-same'],
     pages: 4,
     broken: site((path, name) =>
       page({
@@ -476,7 +476,7 @@ export const heldOut: readonly HeldOutCase[] = [
     ),
   },
   {
-    rule: 'one-way-only',
+    rule: 'one-link-only',
     style: 'a page that one page alone links to',
     pages: 9,
     widths: wide,
@@ -518,7 +518,7 @@ export const heldOut: readonly HeldOutCase[] = [
     ),
   },
   {
-    rule: 'text-not-scaled',
+    rule: 'text-not-zoomed',
     style: 'a menu in vh and vw',
     ...both(
       { body: '<nav aria-label="Site">%menu%</nav>%article%', css: 'nav a { font-size: calc(2px + 1vw) }' },
@@ -620,7 +620,7 @@ export const heldOut: readonly HeldOutCase[] = [
     widths: wide,
   },
   {
-    rule: 'letter-acts',
+    rule: 'single-key-acts',
     style: 'a slash that jumps to the search',
     ...both(
       {
@@ -635,7 +635,7 @@ export const heldOut: readonly HeldOutCase[] = [
     widths: wide,
   },
   {
-    rule: 'choice-leaves',
+    rule: 'choice-navigates',
     style: 'a radio button that leads away',
     ...both(
       {

@@ -53,7 +53,7 @@ export const toggleTwins: readonly SiteTwins[] = [
     sound: withPages(`<nav><details><summary>Menu</summary><ul>${items}</ul></details></nav>${content}`),
   },
   {
-    rule: 'toggle-state-untold',
+    rule: 'toggle-without-state',
     style: 'a button that says nothing of a state',
     broken: withPages(menu(`b.addEventListener('click', () => { ${flip} });`, '<button id="b">Menu</button>')),
     sound: withPages(
@@ -209,7 +209,7 @@ export const toggleTwins: readonly SiteTwins[] = [
     sound: withPages(menu(`${works}${escape}`).replace('<button', '<a href="/?brand">Marram</a> <button'), floating),
   },
   {
-    rule: 'choice-leaves',
+    rule: 'choice-navigates',
     style: 'a list of pages to choose from',
     broken: withPages(
       `<header><select aria-label="Page" onchange="location.href = this.value"><option value="/">Today</option><option value="/hides">Hides</option></select></header>${content}`,

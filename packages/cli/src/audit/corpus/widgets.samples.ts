@@ -159,7 +159,7 @@ export const widgetTwins: readonly SiteTwins[] = [
     sound: app(whole),
   },
   {
-    rule: 'page-change-untold',
+    rule: 'page-change-unannounced',
     style: 'an app that leaves focus on the link',
     broken: app(`${push} draw(); mark(); title();`),
     sound: app(`${push} draw(); mark(); title(); said.textContent = document.title;`),

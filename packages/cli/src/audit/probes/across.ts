@@ -3,101 +3,101 @@ import type { Probe } from '../probe.ts';
 
 export const menuOrderDiffers: Probe = {
   id: 'menu-order-differs',
-  title: 'A menu has its links in another order than on other pages.',
+  title: 'The links of a menu are in another order than on other pages.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['3.2.3'],
-  hurts: 'People who know where a link is, by hand, by ear or by eye: it is not there.',
-  remedy: 'Make the menu from one list on all pages; mark the current item where it stands.',
+  affects: 'People who know where a link is do not find it there.',
+  remedy: 'Generate the menu from one list on all pages, and mark the current item in place.',
   standard: 'WCAG 2.2, 3.2.3 Consistent Navigation',
 };
 
 export const namesDiffer: Probe = {
   id: 'names-differ',
-  title: 'A link of a menu is called otherwise than on other pages.',
+  title: 'A menu link has another name than on other pages.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.2.4'],
-  hurts: 'People who look or listen for the name that they know.',
-  remedy: 'Make the menu from one list on all pages.',
+  affects: 'People who look or listen for the name that they know.',
+  remedy: 'Generate the menu from one list on all pages.',
   standard: 'WCAG 2.2, 3.2.4 Consistent Identification',
 };
 
 export const narrowMenuLacks: Probe = {
   id: 'narrow-menu-lacks',
-  title: 'Links of the wide menu cannot be come by in a narrow window.',
+  title: 'Links of the wide menu cannot be reached in a narrow window.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.4.10'],
-  hurts: 'Everybody with a phone, and people who enlarge the page.',
-  remedy: 'Use one list for both, and hide what does not fit behind a toggle.',
+  affects: 'Everyone with a phone, and people who zoom in.',
+  remedy: 'Use one list for both, and put what does not fit behind a toggle.',
   standard: 'WCAG 2.2, 1.4.10 Reflow: without loss of information or functionality',
 };
 
 export const titlesAlike: Probe = {
-  id: 'titles-alike',
+  id: 'titles-same',
   title: 'Different pages have the same title.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.2'],
-  hurts:
-    'Everybody with several tabs or a long history, and people who listen to the page: its title is the first thing they hear.',
-  remedy: 'Begin the title with what the page is, and end it with whose.',
+  affects:
+    'Everyone with several tabs or a long history, and screen reader users: the title is the first thing they hear.',
+  remedy: 'Start the title with the name of the page, and end it with the name of the site.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled',
 };
 
 export const markMovesRow: Probe = {
   id: 'mark-moves-row',
-  title: 'The mark of the current page pushes the other items of its row.',
+  title: 'The mark of the current page moves the other items of its row.',
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who goes from page to page: the links are never where they were.',
-  remedy: 'Mark with what takes no room, or keep the room of the mark, and of the bold label, free on all items.',
+  affects: 'Everyone who goes from page to page: the links change their places.',
+  remedy: 'Use a mark that takes no room, or reserve the room of the mark, and of the bold label, on all items.',
   standard: 'CSS Basic User Interface 4, section 3 (outline)',
 };
 
 export const languageDiffers: Probe = {
   id: 'language-differs',
-  title: 'A page says that it is in another language than the other pages, and has the same menu.',
+  title: 'A page declares another language than the other pages, but has the same menu.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.1.1'],
-  hurts: 'People who use a screen reader: the page, or its menu, is read with the sounds of another language.',
-  remedy: 'Set lang of each page to the language it is written in; of a translated page, translate the menu too.',
+  affects: 'Screen readers read the page or its menu with the wrong pronunciation.',
+  remedy: 'Set lang to the language of each page. On a translated page, translate the menu too.',
   standard: 'WCAG 2.2, 3.1.1 Language of Page and 3.1.2 Language of Parts',
 };
 
 export const landmarkOrderDiffers: Probe = {
   id: 'landmark-order-differs',
-  title: 'The menus of a page come in another order than on other pages.',
+  title: 'The menus of a page are in another order than on other pages.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['3.2.3'],
-  hurts: 'People who use a screen reader or enlarge the page: a menu is not where they know it to be.',
+  affects: 'Screen reader users and people who zoom in do not find a menu where they expect it.',
   remedy: 'Put the menus into the layout that all pages share.',
   standard: 'WCAG 2.2, 3.2.3 Consistent Navigation, failure F66',
 };
 
 export const helpMoves: Probe = {
   id: 'help-moves',
-  title: 'The link to help stands in another part of the page than on other pages.',
+  title: 'The link to help is in another place than on other pages.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.2.6'],
-  hurts: 'People who need help, and find it where it was last time.',
+  affects: 'People who need help and look where it was last time.',
   remedy: 'Put it into the layout that all pages share.',
   standard: 'WCAG 2.2, 3.2.6 Consistent Help',
 };
 
 export const fieldNamesDiffer: Probe = {
   id: 'field-names-differ',
-  title: 'A field that does the same is called otherwise than on other pages.',
+  title: 'A field with the same purpose has another name than on other pages.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.2.4'],
-  hurts: 'People who use a screen reader or their voice: they look for the name that they know.',
-  remedy: 'Make the field from one component on all pages.',
+  affects: 'Screen reader and speech input users look for the name that they know.',
+  remedy: 'Use one component for the field on all pages.',
   standard: 'WCAG 2.2, 3.2.4 Consistent Identification, failure F31',
 };
 
@@ -107,18 +107,18 @@ export const menuLacksLink: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who is on this page, and looks for the one that is missing.',
-  remedy: 'Make the menu from one list on all pages.',
+  affects: 'Everyone on this page who looks for the missing link.',
+  remedy: 'Generate the menu from one list on all pages.',
   standard: 'WCAG 2.2, 3.2.3 Consistent Navigation: what is repeated on several pages',
 };
 
 export const oneWayOnly: Probe = {
-  id: 'one-way-only',
-  title: 'A page can be found in one way alone.',
+  id: 'one-link-only',
+  title: 'A page can be reached from one page only.',
   severity: 'advice',
   certainty: 'likely',
   wcag: ['2.4.5'],
-  hurts: 'People who did not come along the one page that links to it.',
+  affects: 'People who did not come through the one page that links to it.',
   remedy: 'List it in a menu; or offer a search, or a page that lists all pages.',
   standard: 'WCAG 2.2, 2.4.5 Multiple Ways',
 };

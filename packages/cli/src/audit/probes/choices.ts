@@ -3,36 +3,35 @@ import type { Probe } from '../probe.ts';
 import type { AuditedPage } from '../audited-page.ts';
 
 export const choiceLeaves: Probe = {
-  id: 'choice-leaves',
-  title: 'The page is left as soon as something else is chosen, ticked or written.',
+  id: 'choice-navigates',
+  title: 'Choosing, ticking or typing something leads to another page at once.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.2.2'],
-  hurts:
-    'People who use the keyboard: the first press of an arrow takes them to the next page of the list, wanted or not.',
-  remedy: 'Put a button beside the list that goes there, or make it a menu of links.',
+  affects: 'Keyboard users: the first arrow key takes them to the next page in the list, wanted or not.',
+  remedy: 'Add a button that goes there, or make it a menu of links.',
   standard: 'WCAG 2.2, 3.2.2 On Input, failure F37',
 };
 
 export const focusLostOnTyping: Probe = {
   id: 'focus-lost-on-typing',
-  title: 'A field loses focus while something is written in it.',
+  title: 'A field loses focus while someone types in it.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['3.2.2'],
-  hurts: 'Everybody who writes, and most of all people who use a screen reader: each letter throws them out.',
-  remedy: 'Change what is around the field, and leave the field itself in place.',
+  affects: 'Everyone who types, and especially screen reader users: each letter moves them out.',
+  remedy: 'Change what is around the field, and keep the field itself in place.',
   standard: 'WCAG 2.2, 3.2.2 On Input; 2.4.3 Focus Order',
 };
 
 export const resultsUntold: Probe = {
-  id: 'results-untold',
-  title: 'What is written in a field changes which links are shown, and nothing announces it.',
+  id: 'results-unannounced',
+  title: 'Typing in a field changes which links are shown, and nothing announces it.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.3'],
-  hurts: 'People who use a screen reader write, and do not learn that anything was found.',
-  remedy: 'Say how many were found in a live region: "5 pages match".',
+  affects: 'Screen reader users type and do not learn that anything was found.',
+  remedy: 'Announce the number of results in a live region: "5 pages match".',
   standard: 'WCAG 2.2, 4.1.3 Status Messages, technique ARIA22',
 };
 

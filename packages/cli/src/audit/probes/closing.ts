@@ -7,90 +7,90 @@ import { toggleStateFrozen } from './toggle-states.ts';
 
 export const toggleStaysOpen: Probe = {
   id: 'toggle-stays-open',
-  title: 'What a button opened is closed by nothing.',
+  title: 'Nothing closes what a button opened.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody: it stays over the page until the page is left.',
-  remedy: 'Let a second press close it, and Escape too.',
+  affects: 'Everyone: it covers the page until they leave it.',
+  remedy: 'Close it on a second press and on Escape.',
   standard: 'ARIA Authoring Practices, disclosure pattern: keyboard interaction',
 };
 
 export const escapeIgnored: Probe = {
   id: 'escape-ignored',
-  title: 'Escape does not close a panel that lies over the page.',
+  title: 'Escape does not close a panel that covers the page.',
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who use the keyboard: they go all the way back to the button, or on through what is hidden behind.',
-  remedy: 'Close it on Escape, and give focus back to the button.',
+  affects: 'Keyboard users have to go back to the button, or through content that they cannot see.',
+  remedy: 'Close it on Escape, and return focus to the button.',
   standard: 'ARIA Authoring Practices, disclosure navigation and dialog patterns: Escape',
 };
 
 export const focusLostOnClosing: Probe = {
   id: 'focus-lost-on-closing',
-  title: 'When a panel closes, focus is nowhere.',
+  title: 'Focus is lost when a panel closes.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard or a screen reader begin again at the top of the page.',
-  remedy: 'Give focus back to the button that opened the panel.',
+  affects: 'Keyboard and screen reader users start again at the top of the page.',
+  remedy: 'Return focus to the button that opened the panel.',
   standard: 'ARIA Authoring Practices, dialog pattern; WCAG 2.2, 2.4.3 Focus Order',
 };
 
 export const pageLeftInert: Probe = {
   id: 'page-left-inert',
-  title: 'After a panel has closed, a part of the page stays hidden from assistive technology, or takes no presses.',
+  title: 'After a panel has closed, a part of the page stays inert or hidden from assistive technology.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1', '4.1.2'],
-  hurts: 'People who use the keyboard or a screen reader: the page is gone until it is loaded anew.',
-  remedy: 'Take inert and aria-hidden away in every way in which the panel closes, with one function for all of them.',
+  affects: 'Keyboard and screen reader users cannot use the page until they reload it.',
+  remedy: 'Remove inert and aria-hidden whenever the panel closes, with one function for all ways to close it.',
   standard: 'HTML standard, section 6.3 (inert); WAI-ARIA 1.2, section 6.6 (aria-hidden)',
 };
 
 export const scrollStaysLocked: Probe = {
   id: 'scroll-stays-locked',
-  title: 'After a panel has closed, the page does not scroll any more.',
+  title: 'After a panel has closed, the page no longer scrolls.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody: what is further down cannot be reached.',
-  remedy: 'Give the page its scrolling back in every way in which the panel closes.',
+  affects: 'Everyone: content further down cannot be reached.',
+  remedy: 'Restore scrolling whenever the panel closes.',
   standard: 'CSS Overflow 3, section 3 (overflow of the root element)',
 };
 
 export const coverStays: Probe = {
-  id: 'cover-stays',
-  title: 'After a panel has closed, something invisible lies over the page and takes its presses.',
+  id: 'backdrop-stays',
+  title: 'After a panel has closed, an invisible layer blocks the page.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody: no link of the page can be pressed any more.',
-  remedy: 'Take the backdrop away with the panel, or give it pointer-events: none while it is closed.',
+  affects: 'Everyone: no link of the page can be pressed.',
+  remedy: 'Remove the backdrop with the panel, or give it pointer-events: none while the panel is closed.',
   standard: 'CSS Basic User Interface 4, section 4.2 (pointer-events)',
 };
 
 export const toggleNeedsTwoPresses: Probe = {
   id: 'toggle-needs-two-presses',
-  title: 'After a panel was closed in another way, its button has to be pressed twice to open it.',
+  title: 'A button needs two presses after its panel was closed in another way.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody: the first press does nothing.',
-  remedy: 'Keep one state of whether it is open, and change it in every way in which the panel closes.',
+  affects: 'Everyone: the first press does nothing.',
+  remedy: 'Keep a single open state, and update it in every way the panel closes.',
   standard: 'ARIA Authoring Practices, disclosure pattern',
 };
 
 export const toggleNameStale: Probe = {
   id: 'toggle-name-stale',
-  title: 'A button is called as if something were open that is closed.',
+  title: 'The name of a button says that something is open that is closed.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader or their voice hear that the menu is open.',
+  affects: 'Screen reader and speech input users hear that the menu is open.',
   remedy:
-    'Keep one name, such as "Menu", and let aria-expanded announce the state; or change the name in every way in which it closes.',
+    'Keep one name, such as "Menu", and let aria-expanded announce the state. Or change the name each time it closes, however it closes.',
   standard: 'WCAG 2.2, 4.1.2 Name, Role, Value; ARIA Authoring Practices, disclosure pattern',
 };
 

@@ -3,25 +3,24 @@ import type { Probe } from '../probe.ts';
 import type { AuditedPage } from '../audited-page.ts';
 
 export const menuBesideWindow: Probe = {
-  id: 'menu-beside-window',
-  title: 'A part of a menu stands beside the window.',
+  id: 'menu-outside-window',
+  title: 'A part of a menu is outside the window.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.10'],
-  hurts:
-    'Everybody with a narrow window, and people who enlarge the page: they miss these links, or move the page to and fro.',
-  remedy: 'Let the menu wrap, scroll by itself, or become a toggle where there is no room.',
+  affects: 'Everyone with a narrow window, and people who zoom in: they miss these links, or scroll sideways.',
+  remedy: 'Let the menu wrap, scroll by itself, or become a toggle when there is no room.',
   standard: 'WCAG 2.2, 1.4.10 Reflow',
 };
 
 export const labelsOverlap: Probe = {
   id: 'labels-overlap',
-  title: 'Labels of a menu lie over each other.',
+  title: 'Labels of a menu overlap.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.4'],
-  hurts: 'Everybody who reads them.',
-  remedy: 'Let the row wrap, and give it no fixed height or width.',
+  affects: 'Everyone who reads them.',
+  remedy: 'Let the row wrap, and remove fixed heights and widths.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text and 1.4.12 Text Spacing',
 };
 
@@ -31,30 +30,30 @@ export const labelsCut: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.4.4'],
-  hurts: 'Everybody who reads it.',
-  remedy: 'Let the label wrap, or give its box no fixed size.',
+  affects: 'Everyone who reads it.',
+  remedy: 'Let the label wrap, or remove the fixed size of its box.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text',
 };
 
 export const spacedTextBreaks: Probe = {
-  id: 'spaced-text-breaks',
-  title: 'A label is lost when the text is spaced as some people need it.',
+  id: 'text-spacing-breaks',
+  title: 'A label is cut off or overlaps when text spacing is increased.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.12'],
-  hurts: 'People who read with more room between letters, words and lines.',
-  remedy: 'Give heights and widths as least ones (min-height), in em, and let labels wrap.',
+  affects: 'People who read with more space between letters, words and lines.',
+  remedy: 'Use minimum heights and widths (min-height) in em, and let labels wrap.',
   standard: 'WCAG 2.2, 1.4.12 Text Spacing',
 };
 
 export const largeTextBreaks: Probe = {
   id: 'large-text-breaks',
-  title: 'Labels are lost when the text alone is twice as large.',
+  title: 'Labels are cut off or overlap at 200 percent text size.',
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who enlarge the text and not the page.',
-  remedy: 'Give heights and widths in em, as least ones, and let the row wrap.',
+  affects: 'People who enlarge text and not the page.',
+  remedy: 'Use minimum heights and widths in em, and let the row wrap.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text, with technique G179',
 };
 
@@ -64,19 +63,19 @@ export const barTakesWindow: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.4.10'],
-  hurts: 'People who enlarge the page, and everybody who turns the phone: there is no room left to read.',
-  remedy: 'Let the bar scroll away where the window is low: @media (min-height: …) around position: sticky.',
+  affects: 'People who zoom in, and everyone who turns the phone: there is no room left to read.',
+  remedy: 'Let the bar scroll away in low windows: @media (min-height: …) around position: sticky.',
   standard: 'WCAG 2.2, 1.4.10 Reflow',
 };
 
 export const motionGoesOn: Probe = {
   id: 'motion-goes-on',
-  title: 'A menu moves although less movement was asked for.',
+  title: 'A menu moves although reduced motion was requested.',
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People whom movement makes ill.',
-  remedy: 'Take transitions of place and size away in @media (prefers-reduced-motion: reduce).',
+  affects: 'People who get ill from movement.',
+  remedy: 'Remove transitions of position and size in @media (prefers-reduced-motion: reduce).',
   standard: 'WCAG 2.2, 2.3.3 Animation from Interactions (AAA); Media Queries 5, section 12.1',
 };
 

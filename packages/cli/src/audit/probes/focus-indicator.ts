@@ -6,23 +6,23 @@ import type { AuditedPage } from '../audited-page.ts';
 
 export const focusNotShown: Probe = {
   id: 'focus-not-shown',
-  title: 'Nothing shows that the keyboard is here.',
+  title: 'Keyboard focus is not visible.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.7'],
-  hurts: 'People who use the keyboard and look do not know what Enter would press.',
-  remedy: 'Leave the browser’s outline, or draw another for :focus-visible.',
+  affects: 'Sighted keyboard users do not know what Enter would press.',
+  remedy: 'Keep the outline of the browser, or draw another one for :focus-visible.',
   standard: 'WCAG 2.2, 2.4.7 Focus Visible',
 };
 
 export const focusHardToSee: Probe = {
   id: 'focus-hard-to-see',
-  title: 'What shows where the keyboard is differs too little from what was there before.',
+  title: 'The focus indicator differs too little from the unfocused state.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.4.11'],
-  hurts: 'People with low vision who use the keyboard do not find where they are.',
-  remedy: 'Draw an outline whose color has a contrast of 3 : 1 with what it stands on.',
+  affects: 'Keyboard users with low vision do not find the focus.',
+  remedy: 'Draw an outline with a contrast of at least 3:1 to its background.',
   standard: 'WCAG 2.2, 1.4.11 Non-text Contrast; 2.4.13 (AAA)',
 };
 

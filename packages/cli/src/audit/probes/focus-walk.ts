@@ -6,70 +6,68 @@ import type { AuditedPage, ElementReference, Telling } from '../audited-page.ts'
 import { lookAtIndicators } from './focus-indicator.ts';
 
 export const focusOnUnseen: Probe = {
-  id: 'focus-on-unseen',
-  title: 'The keyboard comes to something that cannot be seen.',
+  id: 'focus-on-invisible',
+  title: 'An element that is not visible takes focus.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.7'],
-  hurts:
-    'People who use the keyboard and look: focus is gone, and comes back who knows where. It is often a closed menu whose links still take it.',
-  remedy: 'Hide what is closed with visibility: hidden, display: none or inert, and not by its opacity or size alone.',
+  affects: 'Sighted keyboard users lose sight of the focus. Often a closed menu still takes focus.',
+  remedy: 'Hide closed menus with visibility: hidden, display: none or inert, not with opacity or size alone.',
   standard: 'WCAG 2.2, 2.4.7 Focus Visible',
 };
 
 export const focusCovered: Probe = {
   id: 'focus-covered',
-  title: 'Something lies over the place where the keyboard is.',
+  title: 'Another element covers the focused element.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.11'],
-  hurts: 'People who use the keyboard and look: what they are about to press is behind something else.',
+  affects: 'Sighted keyboard users cannot see what they are about to press.',
   remedy:
-    'Keep room for what is pinned, with scroll-padding on the page; and take what is behind a panel out of the order of focus.',
+    'Reserve room for pinned elements with scroll-padding on the page. Remove what is behind a panel from the focus order.',
   standard: 'WCAG 2.2, 2.4.11 Focus Not Obscured (Minimum)',
 };
 
 export const focusTrapped: Probe = {
   id: 'focus-trapped',
-  title: 'The keyboard does not get out again.',
+  title: 'Keyboard focus cannot leave a part of the page.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.2'],
-  hurts: 'People who use the keyboard cannot go on, and have to load the page anew.',
-  remedy:
-    'Let Tab and Shift+Tab go on past the last and the first; keep focus in a dialog alone, and let Escape close that.',
+  affects: 'Keyboard users cannot go on and have to reload the page.',
+  remedy: 'Let Tab and Shift+Tab leave at either end. Keep focus only inside a modal dialog, and close that on Escape.',
   standard: 'WCAG 2.2, 2.1.2 No Keyboard Trap',
 };
 
 export const focusActs: Probe = {
-  id: 'focus-acts',
-  title: 'The page is left by moving focus alone.',
+  id: 'focus-navigates',
+  title: 'Moving focus alone leads to another page.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['3.2.1'],
-  hurts: 'People who use the keyboard are taken away before they have pressed anything.',
-  remedy: 'Follow a link when it is pressed, and not when it takes focus.',
+  affects: 'Keyboard users are taken away before they have pressed anything.',
+  remedy: 'Follow a link when it is pressed, not when it takes focus.',
   standard: 'WCAG 2.2, 3.2.1 On Focus',
 };
 
 export const notByKeyboard: Probe = {
   id: 'not-by-keyboard',
-  title: 'Something of a menu can be pressed, and the keyboard does not come to it.',
+  title: 'A part of a menu works with the mouse, but the keyboard cannot reach it.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who use the keyboard, a switch or their voice: for them it is not there.',
-  remedy: 'Make it a link, or a button; and leave tabindex="-1" out.',
+  affects: 'Keyboard, switch and speech input users cannot use it.',
+  remedy: 'Use a link or a button, and remove tabindex="-1".',
   standard: 'WCAG 2.2, 2.1.1 Keyboard',
 };
 
 export const orderOfFocus: Probe = {
-  id: 'order-of-focus',
-  title: 'The keyboard goes through a list in another order than it is drawn in.',
+  id: 'focus-order',
+  title: 'The focus order differs from the visible order.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard and look: focus jumps to and fro.',
+  affects: 'Sighted keyboard users: focus jumps back and forth.',
   remedy: 'Put the items into the document in the order in which they are shown, without order, reverse or tabindex.',
   standard: 'WCAG 2.2, 2.4.3 Focus Order; CSS Flexible Box Layout 1, section 5.4.1',
 };

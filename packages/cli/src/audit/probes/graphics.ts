@@ -9,34 +9,34 @@ import { lookAtTexts, lowContrastOnPicture } from './text-on-pictures.ts';
 
 export const iconLowContrast: Probe = {
   id: 'icon-low-contrast',
-  title: 'An icon that stands for its button or link can hardly be seen.',
+  title: 'An icon without a visible label has too little contrast.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.11'],
-  hurts: 'People with low vision: without words beside it, they do not find it.',
-  remedy: 'Draw the icon in a color that has a contrast of 3 : 1 with what it stands on.',
+  affects: 'People with low vision do not find it.',
+  remedy: 'Draw the icon in a color with a contrast of at least 3:1 to its background.',
   standard: 'WCAG 2.2, 1.4.11 Non-text Contrast, technique G207',
 };
 
 export const markLowContrast: Probe = {
   id: 'mark-low-contrast',
-  title: 'The mark of the current page, or of what is selected, can hardly be seen.',
+  title: 'The mark of the current or selected item has too little contrast.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['1.4.11'],
-  hurts: 'People with low vision: to them nothing is marked.',
-  remedy: 'Draw the mark in a color that has a contrast of 3 : 1 with what it stands on.',
+  affects: 'People with low vision see no mark.',
+  remedy: 'Draw the mark in a color with a contrast of at least 3:1 to its background.',
   standard: 'WCAG 2.2, 1.4.11 Non-text Contrast: states of components',
 };
 
 export const fieldLowContrast: Probe = {
   id: 'field-low-contrast',
-  title: 'Where a field begins and ends can hardly be seen.',
+  title: 'The boundary of a field has too little contrast.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['1.4.11'],
-  hurts: 'People with low vision: they do not find where to write or press.',
-  remedy: 'Give it a border, or a ground of its own, that has a contrast of 3 : 1 with what is around it.',
+  affects: 'People with low vision do not find where to type or press.',
+  remedy: 'Give it a border or a background with a contrast of at least 3:1 to its surroundings.',
   standard: 'WCAG 2.2, 1.4.11 Non-text Contrast: failure F78 and technique G195',
 };
 

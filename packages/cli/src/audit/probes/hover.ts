@@ -5,58 +5,57 @@ import type { AuditedPage } from '../audited-page.ts';
 
 export const hoverOnly: Probe = {
   id: 'hover-only',
-  title: 'Links come into sight under the mouse, and in no other way.',
+  title: 'Links appear only on hover.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts:
-    'People who use the keyboard, and everybody with a finger in place of a mouse: for them these links are not there.',
+  affects: 'Keyboard and touch users cannot reach these links.',
   remedy:
-    'Open the panel by a button, and by hovering too if you like; or show it while focus is within (:focus-within).',
+    'Open the panel with a button, and on hover too if you like; or show it while focus is within (:focus-within).',
   standard: 'WCAG 2.2, 2.1.1 Keyboard; ARIA Authoring Practices, disclosure navigation',
 };
 
 export const hoverNotDismissible: Probe = {
   id: 'hover-not-dismissible',
-  title: 'What came under the mouse covers the page, and Escape does not send it away.',
+  title: 'Content that appears on hover covers the page, and Escape does not close it.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.13'],
-  hurts: 'People who enlarge the page: the mouse is always over something, and what they want to read is covered.',
+  affects: 'People who zoom in: the pointer is always over something, and it covers what they want to read.',
   remedy: 'Close it on Escape, wherever focus is.',
   standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Dismissible',
 };
 
 export const hoverNotHoverable: Probe = {
   id: 'hover-not-hoverable',
-  title: 'What came under the mouse goes away when the mouse moves onto it.',
+  title: 'Content that appears on hover disappears when the pointer moves onto it.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.13'],
-  hurts: 'Everybody who aims for a link in it, and most of all people whose hands tremble.',
+  affects: 'Everyone who aims for a link in it, and especially people with tremor.',
   remedy: 'Leave no gap between the item and its panel, or bridge it, and wait a moment before closing.',
   standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Hoverable',
 };
 
 export const hoverNotPersistent: Probe = {
   id: 'hover-not-persistent',
-  title: 'What came under the mouse goes away by itself.',
+  title: 'Content that appears on hover disappears by itself.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.13'],
-  hurts: 'Everybody who needs longer to read it.',
-  remedy: 'Keep it until the mouse or focus leaves it, or Escape is pressed.',
+  affects: 'Everyone who needs longer to read it.',
+  remedy: 'Keep it until the pointer or focus leaves, or Escape is pressed.',
   standard: 'WCAG 2.2, 1.4.13 Content on Hover or Focus: Persistent',
 };
 
 export const hoverMovesRow: Probe = {
   id: 'hover-moves-row',
-  title: 'An item under the mouse pushes its neighbours.',
+  title: 'A hovered item moves its neighbors.',
   severity: 'advice',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody who aims at one of them.',
-  remedy: 'Draw the state with what takes no room: color, underline, outline; or keep the room of the bold label free.',
+  affects: 'Everyone who aims at one of them.',
+  remedy: 'Use a state that takes no room: color, underline, outline. Or reserve the room of the bold label.',
   standard: 'CSS Basic User Interface 4, section 3 (outline)',
 };
 

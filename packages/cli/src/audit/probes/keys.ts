@@ -7,34 +7,33 @@ import type { Probe } from '../probe.ts';
 
 export const rolesWithoutArrows: Probe = {
   id: 'role-without-arrows',
-  title: 'The arrow keys do not go from item to item, as the role of the group promises.',
+  title: 'Arrow keys do not move between the items of a composite role.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts:
-    'People who use a screen reader hear that there is a menu or a tree, press the arrow keys, and nothing happens.',
-  remedy: 'Leave the role out: a list of links is a list. Or move focus with the arrow keys.',
+  affects: 'Screen reader users hear that there is a menu or a tree, press the arrow keys, and nothing happens.',
+  remedy: 'Remove the role: a list of links is a list. Or move focus with the arrow keys.',
   standard: 'ARIA Authoring Practices: menu, menubar, tree view, toolbar, radio group and listbox patterns',
 };
 
 export const severalStops: Probe = {
   id: 'several-tab-stops',
-  title: 'Tab stops at each item of a group that promises one stop.',
+  title: 'Tab stops at every item of a group that should have one stop.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who use the keyboard: they press Tab once for each item, in place of once for the group.',
+  affects: 'Keyboard users press Tab once per item instead of once per group.',
   remedy: 'Set tabindex="-1" on all items but one, and move it with the arrow keys.',
   standard: 'ARIA Authoring Practices, keyboard navigation inside components: roving tabindex',
 };
 
 export const endsWithoutKeys: Probe = {
   id: 'home-and-end-missing',
-  title: 'Home and End do not go to the first and the last item of a group.',
+  title: 'Home and End do not move to the first and last item of a group.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who use the keyboard in a long menu or tree: they press an arrow for each item.',
+  affects: 'Keyboard users in a long menu or tree press an arrow key for every item.',
   remedy: 'Let Home go to the first item, and End to the last.',
   standard: 'ARIA Authoring Practices: menu, menubar and tree view patterns, keyboard interaction',
 };
@@ -45,9 +44,8 @@ export const treeKeysMissing: Probe = {
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who use a screen reader hear of a closed item of a tree, and cannot open it as trees are opened.',
-  remedy:
-    'Open it with ArrowRight and close it with ArrowLeft, the other way round from right to left; or leave the roles out.',
+  affects: 'Screen reader users hear of a closed tree item and cannot open it with the usual key.',
+  remedy: 'Open it with ArrowRight and close it with ArrowLeft, reversed in right-to-left text; or remove the roles.',
   standard: 'ARIA Authoring Practices, tree view pattern: keyboard interaction',
 };
 
@@ -57,7 +55,7 @@ export const menuButtonKeys: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who use a screen reader hear of a menu, press an arrow key, and nothing happens.',
+  affects: 'Screen reader users hear of a menu, press an arrow key, and nothing happens.',
   remedy: 'Move focus to the first item when Enter, Space or ArrowDown opens the menu; or open a plain list of links.',
   standard: 'ARIA Authoring Practices, menu button pattern: keyboard interaction',
 };
@@ -68,20 +66,19 @@ export const menuButtonEscape: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who use the keyboard: they cannot leave the menu as they leave every other one.',
-  remedy: 'Close it on Escape, and give focus back to its button.',
+  affects: 'Keyboard users cannot leave the menu as they leave every other one.',
+  remedy: 'Close it on Escape, and return focus to its button.',
   standard: 'ARIA Authoring Practices, menu and menubar pattern: Escape',
 };
 
 export const letterActs: Probe = {
-  id: 'letter-acts',
-  title: 'A single letter or sign does something, wherever focus is.',
+  id: 'single-key-acts',
+  title: 'A single letter or punctuation key triggers an action anywhere on the page.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.1.4'],
-  hurts:
-    'People who speak to the page: each word presses its letters. People whose hands tremble press some by accident.',
-  remedy: 'Use a key together with Control or Alt; or let people turn it off, or have it work in the component alone.',
+  affects: 'Speech input users: each word types its letters. People with tremor press keys by accident.',
+  remedy: 'Use a key with Control or Alt; or let people turn it off, or restrict it to the focused component.',
   standard: 'WCAG 2.2, 2.1.4 Character Key Shortcuts, failure F99',
 };
 

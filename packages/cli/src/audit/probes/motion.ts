@@ -4,23 +4,23 @@ import type { Probe } from '../probe.ts';
 
 export const movesWithoutPause: Probe = {
   id: 'moves-without-pause',
-  title: 'Something of the navigation moves, blinks or changes by itself, and nothing stops it.',
+  title: 'A part of the navigation moves, blinks or changes by itself and cannot be stopped.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.2.2'],
-  hurts: 'People who cannot read beside what moves, and people who use a screen reader: what they read goes away.',
-  remedy: 'Put a button beside it that pauses it, or let it move for five seconds at most.',
+  affects: 'People who cannot read next to movement, and screen reader users whose text changes while they read.',
+  remedy: 'Add a button that pauses it, or stop it after five seconds.',
   standard: 'WCAG 2.2, 2.2.2 Pause, Stop, Hide, failures F16, F47 and F50',
 };
 
 export const focusStolen: Probe = {
   id: 'focus-stolen',
-  title: 'Focus moves away by itself.',
+  title: 'Focus moves by itself.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['3.2.1'],
-  hurts: 'People who use the keyboard or a screen reader: they are about to press one thing, and press another.',
-  remedy: 'Move focus only in answer to what a person has done.',
+  affects: 'Keyboard and screen reader users are about to press one thing and press another.',
+  remedy: 'Move focus only in response to an action of the user.',
   standard: 'WCAG 2.2, 3.2.1 On Focus, failure F55; 2.4.3 Focus Order',
 };
 

@@ -4,24 +4,24 @@ import type { ActionOutcome, AuditedPage } from '../audited-page.ts';
 
 export const panelOutOfWindow: Probe = {
   id: 'panel-out-of-window',
-  title: 'A part of what was opened is outside of the window, and nothing scrolls there.',
+  title: 'A part of an opened panel is outside the window and cannot be scrolled to.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.10'],
-  hurts: 'Everybody with a small window, and people who enlarge the page: they cannot see these links.',
-  remedy: 'Let the panel be no larger than the window (max-height), and scroll within (overflow: auto).',
+  affects: 'Everyone with a small window, and people who zoom in, cannot see these links.',
+  remedy: 'Limit the panel to the height of the window (max-height), and let it scroll (overflow: auto).',
   standard: 'WCAG 2.2, 1.4.10 Reflow and 1.4.4 Resize Text',
 };
 
 export const overlayLeavesPage: Probe = {
   id: 'overlay-leaves-page',
-  title: 'The keyboard goes on into the page behind what covers it.',
+  title: 'Focus moves into the page behind an overlay.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.11'],
-  hurts: 'People who use the keyboard and look: focus is behind the menu that they see.',
+  affects: 'Sighted keyboard users: focus is behind the menu that they see.',
   remedy:
-    'Make the page behind inert while the menu covers it, or show the menu as a modal dialog; or close it when focus leaves.',
+    'Make the page inert while the menu covers it, or show the menu as a modal dialog; or close it when focus leaves.',
   standard: 'WCAG 2.2, 2.4.11 Focus Not Obscured (Minimum); HTML standard, section 6.3 (inert)',
 };
 
@@ -31,20 +31,21 @@ export const overlayScrollsPage: Probe = {
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who turns the wheel over it: when they close the menu, they are elsewhere.',
-  remedy: 'Keep the page still while it is covered (overscroll-behavior: contain, or overflow: hidden on the page).',
+  affects: 'Everyone who scrolls over it is somewhere else when they close the menu.',
+  remedy:
+    'Prevent scrolling of the page while it is covered (overscroll-behavior: contain, or overflow: hidden on the page).',
   standard: 'CSS Overscroll Behavior 1, section 4',
 };
 
 export const openingMovesPage: Probe = {
   id: 'opening-moves-page',
-  title: 'Opening a panel that lies over the page moves something else.',
+  title: 'Opening a panel that lies over the page moves other content.',
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who was about to press what has moved.',
+  affects: 'Everyone who was about to press what moved.',
   remedy:
-    'Place the panel absolutely or in the top layer, and keep the room of a scroll bar (scrollbar-gutter: stable).',
+    'Position the panel absolutely or in the top layer, and reserve the room of the scroll bar (scrollbar-gutter: stable).',
   standard: 'CSS Positioned Layout 3; CSS Overflow 3, section 3.4 (scrollbar-gutter)',
 };
 

@@ -7,12 +7,12 @@ import { toggleStateFrozen } from './toggle-states.ts';
 
 export const controlsSomethingElse: Probe = {
   id: 'controls-something-else',
-  title: 'A button says that it controls another element than the one that it opens.',
+  title: 'aria-controls names an element that the button does not open.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader and ask it to go to what was opened: they come to another place.',
-  remedy: 'Put the id of what it opens into aria-controls, or leave that out.',
+  affects: 'Screen reader users who jump to the controlled element reach another place.',
+  remedy: 'Set aria-controls to the id of what the button opens, or remove it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-controls)',
 };
 
@@ -22,29 +22,29 @@ export const dialogWithoutFocus: Probe = {
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard or a screen reader: they are behind what was opened.',
+  affects: 'Keyboard and screen reader users are behind what was opened.',
   remedy: 'Open a dialog element with showModal, or move focus to the first thing in it.',
   standard: 'ARIA Authoring Practices, dialog pattern: keyboard interaction',
 };
 
 export const focusLostOnPress: Probe = {
   id: 'focus-lost-on-press',
-  title: 'Focus is lost when a button is pressed by keyboard.',
+  title: 'Focus is lost when a button is pressed with the keyboard.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard or a screen reader begin again at the top of the page.',
-  remedy: 'Change the button in place: one that is taken away and made anew, or disabled, takes focus with it.',
+  affects: 'Keyboard and screen reader users start again at the top of the page.',
+  remedy: 'Change the button in place. A button that is replaced or disabled loses focus.',
   standard: 'WCAG 2.2, 2.4.3 Focus Order; HTML standard, section 6.6.3 (focus fixup)',
 };
 
 export const focusThrown: Probe = {
-  id: 'focus-thrown',
-  title: 'Opening something moves focus to a place that has nothing to do with it.',
+  id: 'focus-misplaced',
+  title: 'Opening something moves focus to an unrelated place.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard or a screen reader: they are elsewhere, and do not know why.',
+  affects: 'Keyboard and screen reader users are somewhere else and do not know why.',
   remedy: 'Leave focus on the button, or move it into what was opened.',
   standard: 'ARIA Authoring Practices, disclosure pattern; WCAG 2.2, 2.4.3 Focus Order',
 };
@@ -55,8 +55,8 @@ export const closesByItself: Probe = {
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.2.1'],
-  hurts: 'People who need longer to read, or to get there.',
-  remedy: 'Close it when it is left, on Escape or by its button; and by no clock.',
+  affects: 'People who need longer to read it or to reach it.',
+  remedy: 'Close it when focus leaves, on Escape or with its button, and not after a time.',
   standard: 'WCAG 2.2, 2.2.1 Timing Adjustable',
 };
 
@@ -76,12 +76,18 @@ export async function readOpened(used: AuditedPage, state: string, panel: OpenPa
   }
 }
 
-const ofHiding: ReadonlySet<string> = new Set(['focus-in-hidden', 'seen-not-exposed', 'exposed-not-seen']);
+const ofHiding: ReadonlySet<string> = new Set(['focus-in-hidden', 'visible-not-exposed', 'exposed-not-visible']);
 
 /** Rules that an open panel has no part in. */
 const ofWholePages: ReadonlySet<string> = new Set([
-  ...['page-without-title', 'page-without-language', 'title-says-nothing', 'title-of-other-page', 'no-way-past'],
-  ...['dead-fragment', 'menu-without-landmark', 'page-not-marked', 'mark-only-seen', 'landmark-twice'],
+  ...[
+    'page-without-title',
+    'page-without-language',
+    'title-says-nothing',
+    'title-of-other-page',
+    'no-skip-link-or-landmark',
+  ],
+  ...['dead-fragment', 'menu-without-landmark', 'page-not-marked', 'mark-only-visual', 'landmark-twice'],
 ]);
 
 /** What has just been opened by a press of the mouse. */

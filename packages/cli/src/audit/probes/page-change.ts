@@ -8,89 +8,89 @@ import { coverStays, pageLeftInert, scrollStaysLocked, tellLeftovers } from './c
 import { toggleStateFrozen } from './toggle-states.ts';
 
 export const changeUntold: Probe = {
-  id: 'page-change-untold',
-  title: 'Another page is shown, and nothing says so.',
+  id: 'page-change-unannounced',
+  title: 'A page change is not announced.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3', '4.1.3'],
-  hurts: 'People who listen to the page press a link, and hear nothing: as far as they can tell, it did nothing.',
-  remedy: 'Move focus to the heading of the new page (tabindex="-1"), or say its title in a live region.',
+  affects: 'Screen reader users follow a link and hear nothing: to them it did nothing.',
+  remedy: 'Move focus to the heading of the new page (tabindex="-1"), or announce its title in a live region.',
   standard: 'WCAG 2.2, 4.1.3 Status Messages and 2.4.3 Focus Order',
 };
 
 export const titleStays: Probe = {
   id: 'title-stays',
-  title: 'Another page is shown under the title of the last one.',
+  title: 'The title does not change with the page.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.2'],
-  hurts: 'Everybody with several tabs, people who listen to the page, and everybody who looks for it in their history.',
-  remedy: 'Set document.title with each page.',
+  affects: 'Everyone with several tabs, screen reader users, and everyone who looks for the page in their history.',
+  remedy: 'Set document.title on each page change.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled',
 };
 
 export const addressStays: Probe = {
   id: 'address-stays',
-  title: 'Another page is shown at the address of the last one.',
+  title: 'The address does not change with the page.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who loads it again, goes back, sends it to someone or keeps it: they get another page.',
-  remedy: 'Give each page an address of its own, with history.pushState or by plain links.',
+  affects: 'Everyone who reloads, goes back, shares or bookmarks the page gets another one.',
+  remedy: 'Give each page its own address, with history.pushState or plain links.',
   standard: 'HTML standard, section 7.4 (navigation and session history)',
 };
 
 export const markStays: Probe = {
   id: 'mark-stays',
-  title: 'Another page is shown, and the mark stays where it was.',
+  title: 'The mark does not move with the page.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'Everybody who asks the menu where they are: it tells them wrong.',
-  remedy: 'Set aria-current from the address, with each change of it.',
+  affects: 'Everyone who looks at the menu to see where they are is misled.',
+  remedy: 'Set aria-current from the address on each page change.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
 };
 
 export const backDoesNothing: Probe = {
   id: 'back-does-nothing',
-  title: 'Back does not bring the last page back.',
+  title: 'Back does not return to the last page.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody: Back is the most pressed button there is.',
-  remedy: 'Listen for popstate, and show the page of the address then.',
+  affects: 'Everyone: Back is the most used button of a browser.',
+  remedy: 'Listen for popstate, and show the page of the address.',
   standard: 'HTML standard, section 7.4.4 (history)',
 };
 
 export const reloadLosesPage: Probe = {
   id: 'reload-loses-page',
-  title: 'The page is another one when it is loaded anew.',
+  title: 'A reload shows another page.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody who loads it again, opens it in a new tab, or was sent its address.',
-  remedy: 'Let the server answer each address with the page that the app shows for it.',
+  affects: 'Everyone who reloads, opens a link in a new tab, or follows a shared address.',
+  remedy: 'Answer each address on the server with the page that the app shows for it.',
   standard: 'HTML standard, section 7.4 (navigation and session history)',
 };
 
 export const scrollStays: Probe = {
   id: 'scroll-stays',
-  title: 'Another page is shown from its middle: the window stays where it was scrolled to.',
+  title: 'A new page starts at the scroll position of the last one.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3'],
-  hurts: 'Everybody: they begin to read in the middle, and do not see the heading.',
-  remedy: 'Scroll to the top with each new page, and back to where they were on Back.',
+  affects: 'Everyone starts reading in the middle and does not see the heading.',
+  remedy: 'Scroll to the top on each page change, and restore the position on Back.',
   standard: 'HTML standard, section 7.4.4 (scroll restoration)',
 };
 
 export const panelStaysOpen: Probe = {
   id: 'panel-stays-open',
-  title: 'After a link of an open panel was followed, the panel still covers the page.',
+  title: 'A panel stays open after one of its links was followed.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody: they have come to the page, and do not see it.',
+  affects: 'Everyone: the panel covers the page that they have reached.',
   remedy: 'Close the panel when one of its links is followed.',
   standard: 'ARIA Authoring Practices, disclosure navigation',
 };
@@ -101,8 +101,8 @@ export const markWrongAfterBack: Probe = {
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts: 'Everybody who goes back: the menu says that they are elsewhere.',
-  remedy: 'Set aria-current from the address whenever that changes: also on popstate.',
+  affects: 'Everyone who goes back: the menu names the wrong page.',
+  remedy: 'Set aria-current from the address whenever it changes, including on popstate.',
   standard: 'HTML standard, section 7.4.4 (traversal); WAI-ARIA 1.2, section 6.6 (aria-current)',
 };
 
@@ -112,19 +112,19 @@ export const titleWrongAfterBack: Probe = {
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.2'],
-  hurts: 'Everybody with several tabs, and people who use a screen reader.',
-  remedy: 'Set document.title with each page, also on popstate.',
+  affects: 'Everyone with several tabs, and screen reader users.',
+  remedy: 'Set document.title on each page change, including on popstate.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled; HTML standard, section 7.4.4 (traversal)',
 };
 
 export const stateWrongAfterBack: Probe = {
   id: 'state-wrong-after-back',
-  title: 'After Back, a menu is open or closed otherwise than its button announces.',
+  title: 'After Back, the announced state of a menu differs from what is shown.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader, and everybody whose page is covered by a menu that they had left.',
-  remedy: 'Close what was open when the page changes, in either direction, and set aria-expanded with it.',
+  affects: 'Screen reader users, and everyone whose page is covered by a menu that they had left.',
+  remedy: 'Close open menus on each page change, in either direction, and update aria-expanded.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded); HTML standard, section 7.4.4 (traversal)',
 };
 
@@ -325,8 +325,13 @@ async function lookAtBack(
   }
 }
 
-const ofMarks = ['mark-on-another-page', 'looks-marked-elsewhere', 'several-current-pages', 'words-mark-elsewhere'];
-const ofStates = ['toggle-state-wrong', 'toggle-says-closed', 'seen-not-exposed'];
+const ofMarks = [
+  'mark-on-another-page',
+  'looks-marked-elsewhere',
+  'several-current-pages',
+  'hidden-text-marks-elsewhere',
+];
+const ofStates = ['toggle-state-wrong', 'toggle-announces-closed', 'visible-not-exposed'];
 
 /** Follows a link from within an open panel: what the panel has done to the page should be undone. */
 async function changeFromPanel(used: AuditedPage): Promise<void> {

@@ -8,34 +8,34 @@ import { nameIn } from '../path-taken.ts';
 
 export const actsOnPress: Probe = {
   id: 'acts-on-press',
-  title: 'Something happens as soon as the button of the mouse goes down.',
+  title: 'An action is triggered when the pointer goes down, not when it is released.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.5.2'],
-  hurts: 'People whose hands tremble: they cannot move away before they let go, as they can on any other button.',
-  remedy: 'Listen for click, which comes when the button is let go over the same element.',
+  affects: 'People with tremor cannot move away before they release, as they can on any other button.',
+  remedy: 'Listen for click, which fires when the pointer is released over the same element.',
   standard: 'WCAG 2.2, 2.5.2 Pointer Cancellation, technique G212',
 };
 
 export const byDraggingAlone: Probe = {
-  id: 'by-dragging-alone',
-  title: 'Links are come to by dragging alone.',
+  id: 'dragging-only',
+  title: 'Links can be reached only by dragging.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.5.1', '2.5.7'],
-  hurts: 'People who cannot drag or swipe: they use a switch, a head pointer, or their voice.',
-  remedy: 'Let the strip scroll by itself (overflow: auto), or put buttons beside it that move it.',
+  affects: 'People who cannot drag or swipe: they use a switch, a head pointer or speech input.',
+  remedy: 'Let the strip scroll (overflow: auto), or add buttons that move it.',
   standard: 'WCAG 2.2, 2.5.7 Dragging Movements and 2.5.1 Pointer Gestures',
 };
 
 export const controlMouseOnly: Probe = {
   id: 'control-mouse-only',
-  title: 'A control takes focus, and is pressed by the mouse alone.',
+  title: 'A focusable control works only with the mouse.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who use the keyboard: they come to it, press Enter, and nothing happens.',
-  remedy: 'Make it a link or a button; or listen for Enter and Space too.',
+  affects: 'Keyboard users reach it, press Enter, and nothing happens.',
+  remedy: 'Use a link or a button; or listen for Enter and Space as well.',
   standard: 'WCAG 2.2, 2.1.1 Keyboard, failure F54; ARIA Authoring Practices, button and link patterns',
 };
 

@@ -5,31 +5,30 @@ import { coverStays, pageLeftInert, scrollStaysLocked, tellLeftovers } from './c
 
 export const menuLostByResizing: Probe = {
   id: 'menu-lost-by-resizing',
-  title: 'After its menu was used in a narrow window, a wide window shows links no more that it showed before.',
+  title: 'After the narrow menu was used, a wide window no longer shows its links.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.10'],
-  hurts:
-    'Everybody who turns a tablet or enlarges and shrinks the page: the menu is gone until the page is loaded anew.',
-  remedy: 'Hide the narrow menu by a class or an attribute that the stylesheet heeds in narrow windows alone.',
+  affects: 'Everyone who turns a tablet, or zooms in and out: the menu is gone until they reload the page.',
+  remedy: 'Hide the narrow menu with a class or an attribute that the stylesheet uses only in narrow windows.',
   standard: 'WCAG 2.2, 1.4.10 Reflow; Media Queries 5',
 };
 
 export const stateAfterResizing: Probe = {
   id: 'state-after-resizing',
-  title: 'After the window has changed its width, a button announces another state than the one that is shown.',
+  title: 'After the window was resized, a button announces a state that is not shown.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader, and who turn a tablet or enlarge the page.',
-  remedy: 'Keep one state of whether the menu is open; do not change it by width, or change what is announced with it.',
+  affects: 'Screen reader users who turn a tablet or zoom.',
+  remedy: 'Keep a single open state. Do not change it by width, or update the announced state with it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
 };
 
 const wide = 1280;
 
 /** The states that buttons announce, against what is shown. */
-const ofStates = ['toggle-state-wrong', 'toggle-says-closed'];
+const ofStates = ['toggle-state-wrong', 'toggle-announces-closed'];
 
 /** Opens the menu of the narrow window, makes the window wide and narrow again, and looks at what is left. */
 async function attempt(used: AuditedPage): Promise<void> {

@@ -4,24 +4,24 @@ import type { Probe } from '../probe.ts';
 import { labelsCut, labelsOverlap, menuBesideWindow } from './fit.ts';
 
 export const textNotScaled: Probe = {
-  id: 'text-not-scaled',
-  title: 'A label does not grow to twice its size when the page is enlarged.',
+  id: 'text-not-zoomed',
+  title: 'A label does not reach twice its size when the page is zoomed.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.4'],
-  hurts: 'People with low vision: they enlarge the page, and the text shrinks with the window.',
-  remedy: 'Give text sizes in rem or em; mix a share of the window with them: clamp(1rem, 0.8rem + 1vw, 1.5rem).',
+  affects: 'People with low vision: they zoom in, and the text shrinks with the window.',
+  remedy: 'Use rem or em for text sizes, and mix in only a share of the window: clamp(1rem, 0.8rem + 1vw, 1.5rem).',
   standard: 'WCAG 2.2, 1.4.4 Resize Text, failure F94',
 };
 
 export const orientationLocked: Probe = {
   id: 'orientation-locked',
-  title: 'The page is turned on its side in an upright window.',
+  title: 'The page is rotated in a portrait window.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.4'],
-  hurts: 'People whose device is fixed to a wheelchair: they cannot turn it.',
-  remedy: 'Let the page be laid out in both orientations, and turn nothing by a stylesheet.',
+  affects: 'People whose device is mounted on a wheelchair cannot turn it.',
+  remedy: 'Lay the page out in both orientations, and do not rotate it with a stylesheet.',
   standard: 'WCAG 2.2, 1.3.4 Orientation, failure F97',
 };
 

@@ -5,44 +5,44 @@ import type { Difference } from './across.ts';
 
 export const sitePageMissing: Probe = {
   id: 'site-page-missing',
-  title: 'A page that the site file names is not there.',
+  title: 'A page of the site file does not exist.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody who is led to it.',
-  remedy: 'Make the page, correct its href in the site file, or mark it as planned.',
+  affects: 'Everyone who follows a link to it.',
+  remedy: 'Create the page, correct its href in the site file, or mark it as planned.',
   standard: 'HTTP Semantics (RFC 9110), sections 15.5.5 and 15.5.11',
 };
 
 export const sitePageUnlinked: Probe = {
   id: 'site-page-unlinked',
-  title: 'No menu of the visited pages leads to a page that the site file lists in a menu.',
+  title: 'No menu of the visited pages links to a page that the site file lists in a menu.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who looks for it.',
-  remedy: 'Make the menus from the site file; or take the entry out of its menu there.',
+  affects: 'Everyone who looks for it.',
+  remedy: 'Generate the menus from the site file; or remove the entry from its menu there.',
   standard: 'WCAG 2.2, 2.4.5 Multiple Ways',
 };
 
 export const siteLinkUnknown: Probe = {
   id: 'site-link-unknown',
-  title: 'A menu leads to a page of this site that the site file does not know.',
+  title: 'A menu links to a page of this site that is not in the site file.',
   severity: 'warning',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody on that page: no menu is marked there, and there are no breadcrumbs.',
+  affects: 'Everyone on that page: no menu is marked, and there are no breadcrumbs.',
   remedy: 'Add the page to the site file, or correct the link.',
   standard: 'The site file, section “entries”',
 };
 
 export const siteTitleDiffers: Probe = {
   id: 'site-title-differs',
-  title: 'A page is titled otherwise than the site file says.',
+  title: 'The title of a page differs from the site file.',
   severity: 'warning',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody with several tabs: the menu and the tab name one page in two ways.',
+  affects: 'Everyone with several tabs: the menu and the tab name one page differently.',
   remedy: 'Set the title from the site file, or correct the label there.',
   standard: 'The site file, fields “title” and “label”',
 };
@@ -53,7 +53,7 @@ export const siteMarkDiffers: Probe = {
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody who asks the menu where they are.',
+  affects: 'Everyone who looks at the menu to see where they are.',
   remedy: 'Set aria-current="page" on the link to this page.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
 };

@@ -4,12 +4,12 @@ import type { AuditedPage } from '../audited-page.ts';
 
 export const skipLinkStays: Probe = {
   id: 'skip-link-stays',
-  title: 'A skip link skips nothing.',
+  title: 'A skip link does not move focus.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.1'],
-  hurts: 'People who use the keyboard press it, and the next Tab is in the menu that they wanted to skip.',
-  remedy: 'Let it lead to the content by its id; and let no script keep the browser from going there.',
+  affects: 'Keyboard users press it, and the next Tab is in the menu that they wanted to skip.',
+  remedy: 'Link to the id of the content, and let no script prevent the default action.',
   standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1 Bypass Blocks',
 };
 

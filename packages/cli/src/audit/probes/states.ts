@@ -7,12 +7,12 @@ import type { AuditedPage } from '../audited-page.ts';
 
 export const stateLowContrast: Probe = {
   id: 'state-low-contrast',
-  title: 'A label has too little contrast while it is hovered, focused or pressed.',
+  title: 'A label has too little contrast while hovered, focused or pressed.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.3'],
-  hurts: 'People with low vision: the label goes pale just when they are about to press it.',
-  remedy: 'Choose the colors of this state so that they differ by 4.5 : 1, as at rest.',
+  affects: 'People with low vision: the label fades just when they are about to press it.',
+  remedy: 'Choose colors for this state with a contrast of at least 4.5:1, as at rest.',
   standard: lowContrast.standard,
 };
 

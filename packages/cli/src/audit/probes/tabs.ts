@@ -6,45 +6,45 @@ import type { AuditedPage } from '../audited-page.ts';
 
 export const tabsWithoutArrows: Probe = {
   id: 'tabs-without-arrows',
-  title: 'The arrow keys do not go from tab to tab.',
+  title: 'Arrow keys do not move between the tabs.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who listen to the page are told that there are tabs, press the arrow keys, and nothing happens.',
-  remedy: 'Move focus with the arrow keys, and let Tab stop at the selected tab alone; or leave out the roles of tabs.',
+  affects: 'Screen reader users hear that there are tabs, press the arrow keys, and nothing happens.',
+  remedy: 'Move focus with the arrow keys, and let Tab stop only at the selected tab; or remove the tab roles.',
   standard: 'ARIA Authoring Practices, tabs pattern: keyboard interaction',
 };
 
 export const tabDoesNothing: Probe = {
   id: 'tab-does-nothing',
-  title: 'A tab that is pressed is not selected.',
+  title: 'Pressing a tab does not select it.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are told that another tab is still the one that is shown.',
-  remedy: 'Show the panel of the tab that was pressed, and set aria-selected on it, and on no other.',
+  affects: 'Screen readers announce that another tab is still selected.',
+  remedy: 'Show the panel of the pressed tab, and set aria-selected only on that tab.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
 };
 
 export const tabNotByKey: Probe = {
   id: 'tab-not-by-key',
-  title: 'A tab that has focus is selected by no key.',
+  title: 'No key selects the focused tab.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who use the keyboard come to the tab, and cannot see its panel.',
-  remedy: 'Select the tab when an arrow key comes to it, or on Enter and Space.',
+  affects: 'Keyboard users reach the tab and cannot see its panel.',
+  remedy: 'Select the tab when an arrow key reaches it, or on Enter and Space.',
   standard: 'ARIA Authoring Practices, tabs pattern: keyboard interaction',
 };
 
 export const tabShowsOther: Probe = {
   id: 'tab-shows-other',
-  title: 'A tab shows another panel than the one that it says it controls.',
+  title: 'A tab shows a panel other than the one in its aria-controls.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts: 'People who use a screen reader and go from the tab to its panel: they come to another one, or to none.',
-  remedy: 'Put the id of its panel into aria-controls, and show that panel alone.',
+  affects: 'Screen reader users who jump from the tab to its panel reach another one, or none.',
+  remedy: 'Set aria-controls to the id of its panel, and show only that panel.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab, tabpanel); ARIA Authoring Practices, tabs pattern',
 };
 

@@ -6,12 +6,12 @@ import type { Probe } from '../probe.ts';
 
 export const lowContrastOnPicture: Probe = {
   id: 'low-contrast-on-picture',
-  title: 'A label on a picture, or on a ground that changes its color, has too little contrast.',
+  title: 'A label on a picture or a gradient has too little contrast.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['1.4.3'],
-  hurts: 'People with low vision, and everybody in the sun.',
-  remedy: 'Put a plain board, or a dark veil, between the label and the picture.',
+  affects: 'People with low vision, and everyone in sunlight.',
+  remedy: 'Put a plain background or a dark overlay between the label and the picture.',
   standard: 'WCAG 2.2, 1.4.3 Contrast (Minimum), failure F83',
 };
 

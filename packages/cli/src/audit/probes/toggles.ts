@@ -28,56 +28,57 @@ import {
 
 export const toggleDoesNothing: Probe = {
   id: 'toggle-does-nothing',
-  title: 'A button that says it opens something does nothing.',
+  title: 'A button that should open something does nothing.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody: what it would open cannot be reached at this width.',
-  remedy: 'Let a press show what it names, and set aria-expanded. Where scripts are late or fail, do not show it.',
+  affects: 'Everyone: its content cannot be reached at this width.',
+  remedy:
+    'Show what the button names when it is pressed, and set aria-expanded. Do not show the button while scripts are missing.',
   standard: 'ARIA Authoring Practices, disclosure pattern',
 };
 
 export const toggleStateUntold: Probe = {
-  id: 'toggle-state-untold',
-  title: 'A button opens something, and does not say whether it is open.',
+  id: 'toggle-without-state',
+  title: 'A button opens something without announcing whether it is open.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are not told that there is something to open, nor that it is open.',
-  remedy: 'Set aria-expanded on it, "true" while what it opens is shown and "false" while it is not.',
+  affects: 'Screen reader users do not learn that there is something to open, or that it is open.',
+  remedy: 'Set aria-expanded on it: "true" while the panel is shown, "false" while it is hidden.',
   standard: 'ARIA Authoring Practices, disclosure pattern; WAI-ARIA 1.2, section 6.6 (aria-expanded)',
 };
 
 export const toggleMouseOnly: Probe = {
   id: 'toggle-mouse-only',
-  title: 'A button opens by mouse, and not by keyboard.',
+  title: 'A button opens with the mouse but not with the keyboard.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.1.1'],
-  hurts: 'People who use the keyboard, a switch or their voice: they cannot reach what is behind it.',
-  remedy: 'Make it a button element: Enter and Space then press it.',
+  affects: 'Keyboard, switch and speech input users cannot reach what is behind it.',
+  remedy: 'Use a button element: Enter and Space then press it.',
   standard: 'WCAG 2.2, 2.1.1 Keyboard',
 };
 
 export const toggleOneKey: Probe = {
   id: 'toggle-one-key',
-  title: 'A button takes one of the two keys that press a button, and not the other.',
+  title: 'A button reacts to only one of Enter and Space.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who use the keyboard press what presses every other button, and nothing happens.',
-  remedy: 'Make it a button element: Enter and Space then press it.',
+  affects: 'Keyboard users press the key that works on every other button, and nothing happens.',
+  remedy: 'Use a button element: Enter and Space then press it.',
   standard: 'ARIA Authoring Practices, button pattern: keyboard interaction',
 };
 
 export const toggleNotByTouch: Probe = {
   id: 'toggle-not-by-touch',
-  title: 'A button opens by mouse, and not by a finger.',
+  title: 'A button opens with the mouse but not by touch.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody with a phone.',
-  remedy: 'Listen for click, and for nothing that a finger does not do.',
+  affects: 'Everyone with a phone.',
+  remedy: 'Listen for click, which touch triggers too.',
   standard: 'Pointer Events 3, section 4; UI Events, click',
 };
 

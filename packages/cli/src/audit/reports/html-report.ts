@@ -79,7 +79,7 @@ function verdict({ pages, findings, summary }: AuditReport): string {
 
 function findingHtml(finding: ReportedFinding, id: string, picture: Picture | null): string {
   const { code, message, html, selector, width, state, wcag, remedy, pages, certainty, steps = [] } = finding;
-  const hurts = described.find((one) => one.id === code)?.hurts ?? '';
+  const affects = described.find((one) => one.id === code)?.affects ?? '';
   const criteria = wcag.length > 0 ? `<dt>WCAG 2.2</dt><dd>${escapeXml(wcag.join(', '))}</dd>` : '';
   return `<article aria-labelledby="${id}">
 <h3 id="${id}">${escapeXml(message)}</h3>
@@ -87,7 +87,7 @@ function findingHtml(finding: ReportedFinding, id: string, picture: Picture | nu
 ${picture ? pictureHtml(picture, message) : ''}
 <pre tabindex="0" role="region" aria-label="The element of “${escapeXml(code)}”"><code>${escapeXml(html)}</code></pre>
 <dl>
-<dt>Whom it hurts</dt><dd>${escapeXml(hurts)}</dd>
+<dt>Whom it affects</dt><dd>${escapeXml(affects)}</dd>
 <dt>How to fix it</dt><dd>${escapeXml(remedy)}</dd>
 ${criteria}
 <dt>Where</dt><dd>${width} px wide, ${escapeXml(state)}; <code>${escapeXml(selector)}</code></dd>${

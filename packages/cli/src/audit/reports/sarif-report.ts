@@ -8,10 +8,10 @@ export function toSarif({ tool, findings }: AuditReport): object {
   const driver = {
     name: tool.name,
     version: tool.version,
-    rules: described.map(({ id, title, hurts, remedy }) => ({
+    rules: described.map(({ id, title, affects, remedy }) => ({
       id,
       shortDescription: { text: title },
-      fullDescription: { text: hurts },
+      fullDescription: { text: affects },
       help: { text: remedy },
       helpUri: pageOf('rules', id),
     })),

@@ -4,36 +4,36 @@ import { flattened } from '../causes.ts';
 import { criterionName } from '../criteria.ts';
 import { described } from './described.ts';
 
-/** Groups of people that defects hurt, and the words by which a rule names them. */
+/** Groups of people whom defects affect, and the words by which a rule names them. */
 const groups: readonly (readonly [name: string, words: RegExp])[] = [
-  ['Everybody', /\beverybody\b/iu],
-  ['People who use a screen reader', /screen reader|listen|landmark to landmark|\bhear\b/iu],
-  ['People who use the keyboard or a switch', /keyboard|switch/iu],
-  ['People with low vision', /low vision|enlarge|small window|in the sun|see colors/iu],
-  ['People who speak to the page', /\bspeak\b|voice/iu],
-  ['People who have trouble pointing', /tremble|finger|phone|drag|swipe|aim/iu],
-  ['People who need time or quiet to read', /longer to read|movement|cannot read beside|need help/iu],
+  ['Everyone', /\beveryone\b/iu],
+  ['Screen reader users', /screen reader|by landmarks|notice the new window/iu],
+  ['Keyboard and switch users', /keyboard|switch|access keys/iu],
+  ['People with low vision', /low vision|zoom|enlarge|small window|sunlight|perceive colors|more space between/iu],
+  ['Speech input users', /speech input/iu],
+  ['People who have trouble pointing', /tremor|touch|phone|drag|swipe|aim|wheelchair/iu],
+  ['People who need time or calm to read', /longer to read|movement|need help/iu],
 ];
 
-/** One page for those who decide: how many pages, who is hurt, and which criteria are failed. */
+/** One page for those who decide: how many pages, who is affected, and which criteria are failed. */
 export function summaryHtml({ pages, findings }: AuditReport): string {
   const all = flattened(findings);
   const failing = all.filter(({ severity }) => severity !== 'advice');
-  const hurtOn = new Set(failing.flatMap((finding) => finding.pages));
-  const share = `${hurtOn.size} of ${pages.length} ${pages.length === 1 ? 'page' : 'pages'}`;
+  const affectedPages = new Set(failing.flatMap((finding) => finding.pages));
+  const share = `${affectedPages.size} of ${pages.length} ${pages.length === 1 ? 'page' : 'pages'}`;
   if (all.length === 0)
     return '<section aria-labelledby="summary"><h2 id="summary">Summary</h2><p>Nothing was found.</p></section>';
   return `<section aria-labelledby="summary">
 <h2 id="summary">Summary</h2>
-<p>${share} ${hurtOn.size === 1 ? 'has' : 'have'} errors or warnings. ${findings.length} ${findings.length === 1 ? 'cause is' : 'causes are'} to be fixed${all.length > findings.length ? `; ${all.length - findings.length} more findings go away with them` : ''}.</p>
-${tableHtml('Who is hurt', ['People', 'Causes', 'Pages'], rowsOfPeople(findings))}
+<p>${share} ${affectedPages.size === 1 ? 'has' : 'have'} errors or warnings. ${findings.length} ${findings.length === 1 ? 'cause is' : 'causes are'} to be fixed${all.length > findings.length ? `; ${all.length - findings.length} more findings go away with them` : ''}.</p>
+${tableHtml('Who is affected', ['People', 'Causes', 'Pages'], rowsOfPeople(findings))}
 ${tableHtml('Criteria of WCAG 2.2 that are failed', ['Criterion', 'Causes', 'Surely'], rowsOfCriteria(findings))}
 </section>`;
 }
 
 function rowsOfPeople(findings: readonly ReportedFinding[]): readonly (readonly string[])[] {
   return groups.flatMap(([name, words]) => {
-    const own = findings.filter(({ code }) => words.test(described.find(({ id }) => id === code)?.hurts ?? ''));
+    const own = findings.filter(({ code }) => words.test(described.find(({ id }) => id === code)?.affects ?? ''));
     const pages = new Set(own.flatMap((finding) => finding.pages));
     return own.length === 0 ? [] : [[name, String(own.length), String(pages.size)]];
   });

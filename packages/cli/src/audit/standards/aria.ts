@@ -19,11 +19,7 @@ export const aria = standardOf('WAI-ARIA 1.2', [
     'link-without-name control-without-name field-without-name dialog-without-name tabpanel-without-name frame-without-name',
   ],
   ['5.2.8.6', 'Roles that cannot be named get no name.', 'name-not-allowed'],
-  [
-    '5.2.9',
-    'In roles whose children are presentational, nothing else is announced or takes focus.',
-    'control-in-control',
-  ],
+  ['5.2.9', 'In roles whose children are presentational, nothing else is announced or takes focus.', 'nested-controls'],
   ['5.4', 'Only roles that are defined are used.', 'role-unknown'],
   ['5.4 banner, contentinfo, main', 'A page has one banner, one contentinfo and one main.', 'landmark-twice'],
   [
@@ -63,7 +59,7 @@ export const aria = standardOf('WAI-ARIA 1.2', [
   [
     '5.4 combobox',
     'A combobox tells what it controls and whether that is shown.',
-    'reference-to-nothing',
+    'reference-missing',
     'The keys of comboboxes: there are three accepted interfaces, and none is written into the role.',
   ],
   [
@@ -78,29 +74,29 @@ export const aria = standardOf('WAI-ARIA 1.2', [
     '',
     'A form with one field may be anything. A name is asked for by field-without-name.',
   ],
-  ['6.3', 'ID references name elements that are there.', 'reference-to-nothing'],
+  ['6.3', 'ID references name elements that are there.', 'reference-missing'],
   [
     '6.6 aria-activedescendant',
     'The active element is a descendant of, or owned by, the one that has focus.',
-    'reference-to-nothing',
+    'reference-missing',
     'An element elsewhere that is owned by a script alone.',
   ],
   [
     '6.6 aria-controls',
     'It names what the element controls.',
-    'controls-something-else reference-to-nothing tab-shows-other',
+    'controls-something-else reference-missing tab-shows-other',
   ],
   [
     '6.6 aria-current',
     'One element of a set is the current one, and it is the right one.',
-    'several-current-pages mark-on-another-page mark-stays mark-wrong-after-back unknown-current-value mark-only-seen page-not-marked',
+    'several-current-pages mark-on-another-page mark-stays mark-wrong-after-back unknown-current-value mark-only-visual page-not-marked',
   ],
-  ['6.6 aria-describedby', 'The description is there.', 'reference-to-nothing', 'Whether it describes.'],
+  ['6.6 aria-describedby', 'The description is there.', 'reference-missing', 'Whether it describes.'],
   ['6.6 aria-disabled', 'What is disabled does nothing.', 'disabled-link-works'],
   [
     '6.6 aria-expanded',
     'It is true while what is controlled is shown, and false while it is not.',
-    'toggle-state-wrong toggle-says-closed toggle-state-frozen toggle-state-untold state-after-resizing state-wrong-after-back',
+    'toggle-state-wrong toggle-announces-closed toggle-state-frozen toggle-without-state state-after-resizing state-wrong-after-back',
   ],
   ['6.6 aria-expanded', 'Its value is true or false.', 'expanded-value-unknown'],
   [
@@ -112,7 +108,7 @@ export const aria = standardOf('WAI-ARIA 1.2', [
   [
     '6.6 aria-hidden',
     'It is not true on what takes focus, nor on what is shown and needed.',
-    'focus-in-hidden seen-not-exposed page-left-inert',
+    'focus-in-hidden visible-not-exposed page-left-inert',
   ],
   ['6.6 aria-label', 'It contains what is seen.', 'label-not-in-name'],
   ['6.6 aria-level', 'The level is that of the structure.', 'level-wrong'],
@@ -132,7 +128,7 @@ export const aria = standardOf('WAI-ARIA 1.2', [
   [
     '7.1',
     'What is hidden is hidden from all; what is shown is exposed.',
-    'seen-not-exposed exposed-not-seen focus-on-unseen',
+    'visible-not-exposed exposed-not-visible focus-on-invisible',
   ],
   ['7.2', 'Presentational roles on what takes focus are ignored.', 'role-not-allowed'],
 ]);
@@ -150,19 +146,19 @@ export const ariaInHtml = standardOf('ARIA in HTML', [
   [
     '4 li',
     'An item of a list has no other role while its parent is a list.',
-    'group-with-others list-with-strays',
+    'group-with-others list-with-non-items',
     'An item with role="none" in a list that is one.',
   ],
   ['4 ul, ol, menu', 'A list has no role but those of groups.', 'role-not-allowed'],
   ['4.2', 'Names are not put on elements that cannot have one.', 'name-not-allowed'],
-  ['5', 'Interactive roles do not contain interactive content.', 'control-in-control'],
+  ['5', 'Interactive roles do not contain interactive content.', 'nested-controls'],
 ]);
 
 export const accessibleNames = standardOf('Accessible Name and Description Computation 1.2', [
   [
     '4.3.2 B',
     'aria-labelledby names elements that are there and say something.',
-    'reference-to-nothing link-without-name control-without-name id-twice',
+    'reference-missing link-without-name control-without-name id-twice',
   ],
   [
     '4.3.2 C',

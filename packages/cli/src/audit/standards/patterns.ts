@@ -6,11 +6,11 @@ export const patterns = standardOf('ARIA Authoring Practices', [
   [
     'disclosure',
     'aria-expanded is true while the content is shown, and false while it is not.',
-    'toggle-state-untold toggle-state-frozen toggle-state-wrong toggle-says-closed state-after-resizing state-wrong-after-back',
+    'toggle-without-state toggle-state-frozen toggle-state-wrong toggle-announces-closed state-after-resizing state-wrong-after-back',
   ],
-  ['disclosure', 'aria-controls names what is shown and hidden.', 'controls-something-else reference-to-nothing'],
+  ['disclosure', 'aria-controls names what is shown and hidden.', 'controls-something-else reference-missing'],
   ['disclosure', 'The label does not change when the state does.', 'toggle-name-wrong toggle-name-stale'],
-  ['disclosure', 'Focus stays on the button.', 'focus-lost-on-press focus-thrown'],
+  ['disclosure', 'Focus stays on the button.', 'focus-lost-on-press focus-misplaced'],
   [
     'disclosure navigation',
     'Escape closes what is open, and focus goes to its button.',
@@ -24,7 +24,7 @@ export const patterns = standardOf('ARIA Authoring Practices', [
   [
     'disclosure navigation',
     'The link to the current page has aria-current="page".',
-    'page-not-marked mark-only-seen mark-on-another-page',
+    'page-not-marked mark-only-visual mark-on-another-page',
   ],
   ['disclosure navigation', 'What hovering opens can be opened by keyboard.', 'hover-only'],
   ['disclosure navigation', 'It closes when a link is followed.', 'panel-stays-open'],
@@ -32,7 +32,7 @@ export const patterns = standardOf('ARIA Authoring Practices', [
   [
     'menu button',
     'The button has aria-haspopup, and aria-expanded while the menu is shown.',
-    'popup-of-other-kind toggle-state-untold toggle-state-frozen',
+    'popup-of-other-kind toggle-without-state toggle-state-frozen',
   ],
   ['menu button', 'Enter and Space open the menu and move focus to its first item.', 'menu-button-without-focus'],
   ['menu button', 'Escape closes the menu and gives focus back.', 'menu-ignores-escape focus-lost-on-closing'],
@@ -59,12 +59,12 @@ export const patterns = standardOf('ARIA Authoring Practices', [
     'Each tab controls its panel, and each panel is named by its tab.',
     'tab-without-panel tab-shows-other tabpanel-without-name',
   ],
-  ['tabs', 'Links to pages are no tabs.', 'tab-that-leaves'],
+  ['tabs', 'Links to pages are no tabs.', 'tab-is-link'],
   ['tabs', 'Home, End and Delete are optional.', '', 'Optional.'],
   [
     'breadcrumb',
     'Breadcrumbs are in a navigation landmark with a name.',
-    'breadcrumb-without-landmark landmarks-alike',
+    'breadcrumb-without-landmark landmarks-same-name',
   ],
   ['breadcrumb', 'The link to the current page, where it is one, has aria-current="page".', 'breadcrumb-unmarked'],
   [
@@ -85,7 +85,7 @@ export const patterns = standardOf('ARIA Authoring Practices', [
   [
     'dialog',
     'What is outside is inert while it is open, and only then.',
-    'page-left-inert overlay-leaves-page cover-stays scroll-stays-locked',
+    'page-left-inert overlay-leaves-page backdrop-stays scroll-stays-locked',
   ],
   [
     'tree view',
@@ -102,12 +102,12 @@ export const patterns = standardOf('ARIA Authoring Practices', [
     '',
     'How many controls are enough is a matter of judgement.',
   ],
-  ['landmarks', 'Landmarks that are there more than once have different names.', 'landmarks-alike'],
+  ['landmarks', 'Landmarks that are there more than once have different names.', 'landmarks-same-name'],
   ['landmarks', 'The role is no part of the name.', 'landmark-name-repeats-role'],
   [
     'landmarks',
     'All content is in landmarks; there is one main.',
-    'landmark-twice menu-without-landmark no-way-past',
+    'landmark-twice menu-without-landmark no-skip-link-or-landmark',
     'Content beyond navigation.',
   ],
   ['feed', 'Page Down and Page Up move between the articles.', '', 'Pressing them reads more in without end.'],
@@ -115,9 +115,9 @@ export const patterns = standardOf('ARIA Authoring Practices', [
   [
     'keyboard interface',
     'Focus is visible, and its order is that of the content.',
-    'focus-not-shown focus-hard-to-see order-of-focus',
+    'focus-not-shown focus-hard-to-see focus-order',
   ],
-  ['keyboard interface', 'Shortcuts do not clash with those of browsers.', 'letter-acts access-key-twice'],
+  ['keyboard interface', 'Shortcuts do not clash with those of browsers.', 'single-key-acts access-key-twice'],
   [
     'button',
     'Enter and Space activate it, and focus moves only where that helps.',

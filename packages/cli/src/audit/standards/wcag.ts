@@ -11,7 +11,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '1.3.1, F2, F43',
     'What is seen as a list, a group or a mark is one for assistive technology.',
-    'mark-only-seen list-with-strays item-outside-its-group group-with-others group-without-items role-not-allowed set-size-wrong level-wrong',
+    'mark-only-visual list-with-non-items item-outside-its-group group-with-others group-without-items role-not-allowed set-size-wrong level-wrong',
     'Whether a group that is seen as one should be one.',
   ],
   ['1.3.1, ARIA11', 'Navigation is in landmarks.', 'menu-without-landmark breadcrumb-without-landmark landmark-twice'],
@@ -19,7 +19,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '1.3.2',
     'The order in the document makes sense.',
-    'order-of-focus breadcrumb-order',
+    'focus-order breadcrumb-order',
     'Whether another order changes the meaning.',
   ],
   ['1.3.3', 'Instructions do not depend on shape or place.', '', 'Instructions are text, which no rule understands.'],
@@ -35,7 +35,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '1.4.4, F94',
     'Text can be made twice as large.',
-    'text-not-scaled zoom-prevented labels-overlap label-cut',
+    'text-not-zoomed zoom-prevented labels-overlap label-cut',
     'What is beyond the menus.',
   ],
   ['1.4.4, F69, G179', 'Nothing is lost when the text alone is enlarged.', 'large-text-breaks'],
@@ -43,7 +43,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '1.4.10',
     'At 320 CSS pixels nothing is lost, and nothing scrolls in two directions.',
-    'menu-beside-window narrow-menu-lacks panel-out-of-window bar-takes-window menu-lost-by-resizing',
+    'menu-outside-window narrow-menu-lacks panel-out-of-window bar-takes-window menu-lost-by-resizing',
     'What is beyond the menus.',
   ],
   [
@@ -52,7 +52,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
     'icon-low-contrast mark-low-contrast field-low-contrast focus-hard-to-see',
     'Icons that are photos; marks that a stylesheet draws beside the label.',
   ],
-  ['1.4.12', 'Nothing is lost when text is spaced.', 'spaced-text-breaks'],
+  ['1.4.12', 'Nothing is lost when text is spaced.', 'text-spacing-breaks'],
   [
     '1.4.13',
     'What hovering or focus shows can be dismissed, hovered and stays.',
@@ -65,8 +65,8 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
     'not-by-keyboard toggle-mouse-only hover-only control-mouse-only tabs-without-arrows role-without-arrows tree-keys-missing tab-not-by-key toggle-one-key',
   ],
   ['2.1.2', 'Focus is not trapped.', 'focus-trapped'],
-  ['2.1.4', 'Single letters do nothing, or can be turned off.', 'letter-acts', 'Whether they can be turned off.'],
-  ['2.2.1, F40, F41', 'Nothing ends or leaves by a clock.', 'page-moves-on closes-by-itself'],
+  ['2.1.4', 'Single letters do nothing, or can be turned off.', 'single-key-acts', 'Whether they can be turned off.'],
+  ['2.2.1, F40, F41', 'Nothing ends or leaves by a clock.', 'timed-redirect closes-by-itself'],
   [
     '2.2.2, F16, F47, F50',
     'What moves, blinks or changes by itself can be stopped.',
@@ -82,29 +82,29 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '2.4.1, G1, H64',
     'There is a way past what is repeated.',
-    'no-way-past skip-link-stays skip-link-hidden skip-link-late dead-fragment frame-without-name',
+    'no-skip-link-or-landmark skip-link-stays skip-link-hidden skip-link-late dead-fragment frame-without-name',
   ],
   [
     '2.4.2, F25',
     'Each page has a title that says what it is.',
-    'page-without-title title-says-nothing title-of-other-page titles-alike title-stays title-wrong-after-back',
+    'page-without-title title-says-nothing title-of-other-page titles-same title-stays title-wrong-after-back',
     'Whether any other title describes the page.',
   ],
   [
     '2.4.3, F44, F85',
     'Focus moves in an order that makes sense, and is not lost.',
-    'order-of-focus positive-tabindex focus-lost-on-closing focus-lost-on-press focus-thrown dialog-without-focus page-change-untold scroll-stays',
+    'focus-order positive-tabindex focus-lost-on-closing focus-lost-on-press focus-misplaced dialog-without-focus page-change-unannounced scroll-stays',
   ],
   [
     '2.4.4, F63, F89',
     'The name of a link, with its context, says where it leads.',
-    'link-without-name name-says-nothing one-name-several-places links-all-alike words-mark-elsewhere breadcrumb-of-other-section',
+    'link-without-name name-says-nothing same-name-different-targets links-same-target hidden-text-marks-elsewhere breadcrumb-of-other-section',
     'Whether any other name is true.',
   ],
   [
     '2.4.5',
     'There is more than one way to a page.',
-    'one-way-only site-page-unlinked',
+    'one-link-only site-page-unlinked',
     'Whether a page is a step of a process.',
   ],
   [
@@ -113,7 +113,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
     'details-without-summary name-says-nothing',
     'Whether any other label describes.',
   ],
-  ['2.4.7, F78', 'Focus is seen.', 'focus-not-shown focus-on-unseen focus-hard-to-see'],
+  ['2.4.7, F78', 'Focus is seen.', 'focus-not-shown focus-on-invisible focus-hard-to-see'],
   [
     '2.4.11',
     'What has focus is not covered.',
@@ -123,7 +123,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '2.5.1',
     'What a path or several fingers do, one press does as well.',
-    'by-dragging-alone',
+    'dragging-only',
     'Gestures on what has no links.',
   ],
   [
@@ -134,7 +134,7 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   ],
   ['2.5.3, F96', 'The name contains the label.', 'label-not-in-name', 'Labels that are pictures of words.'],
   ['2.5.4', 'What moving the device does can be done otherwise.', '', 'No device is moved.'],
-  ['2.5.7', 'What dragging does, a press does as well.', 'by-dragging-alone'],
+  ['2.5.7', 'What dragging does, a press does as well.', 'dragging-only'],
   [
     '2.5.8',
     'Targets are 24 by 24 CSS pixels, or have room around them.',
@@ -153,11 +153,11 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
     'label-in-other-language',
     'Labels in the letters of the page, beyond the names of languages.',
   ],
-  ['3.2.1, F52, F55', 'Focus alone changes nothing, and is not moved away.', 'focus-acts focus-stolen'],
+  ['3.2.1, F52, F55', 'Focus alone changes nothing, and is not moved away.', 'focus-navigates focus-stolen'],
   [
     '3.2.2, F36, F37',
     'Choosing or writing alone changes nothing.',
-    'choice-leaves focus-lost-on-typing',
+    'choice-navigates focus-lost-on-typing',
     'Whether it was announced beforehand.',
   ],
   [
@@ -172,13 +172,17 @@ export const wcag = standardOf('WCAG 2.2, levels A and AA', [
   [
     '4.1.2, F15, F59, F68, F79',
     'Name, role, state and value are given, and are true.',
-    'control-without-name link-without-name field-without-name toggle-state-untold toggle-state-frozen toggle-state-wrong toggle-says-closed expanded-value-unknown state-not-supported role-unknown several-current-pages several-tabs-selected tab-does-nothing popup-of-other-kind exposed-not-seen controls-something-else id-twice toggle-name-stale toggle-name-wrong disabled-link-works owned-twice',
+    'control-without-name link-without-name field-without-name toggle-without-state toggle-state-frozen toggle-state-wrong toggle-announces-closed expanded-value-unknown state-not-supported role-unknown several-current-pages several-tabs-selected tab-does-nothing popup-of-other-kind exposed-not-visible controls-something-else id-twice toggle-name-stale toggle-name-wrong disabled-link-works owned-twice',
   ],
-  ['4.1.3, ARIA22', 'Messages are announced without focus.', 'page-change-untold results-untold menu-in-live-region'],
+  [
+    '4.1.3, ARIA22',
+    'Messages are announced without focus.',
+    'page-change-unannounced results-unannounced menu-in-live-region',
+  ],
   [
     '2.4.8, 3.2.5, 2.3.3 (AAA)',
     'Where one is, what opens a window, and what moves: advice alone.',
-    'page-not-marked looks-marked-elsewhere breadcrumb-elsewhere new-window-untold motion-goes-on',
+    'page-not-marked looks-marked-elsewhere breadcrumb-elsewhere new-window-unannounced motion-goes-on',
   ],
 ]);
 

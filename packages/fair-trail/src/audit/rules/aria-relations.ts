@@ -15,13 +15,12 @@ const references = [
 
 export const idTwice: Rule = {
   id: 'id-twice',
-  title: 'An id that something refers to is there more than once.',
+  title: 'An id that is referred to occurs more than once.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts:
-    'People who use a screen reader: the name or the panel is that of the first of them, which may be another menu’s.',
-  remedy: 'Give each element an id of its own. Copies of a menu need other ids.',
+  affects: 'Screen reader users: the name or panel is that of the first element, which may belong to another menu.',
+  remedy: 'Give each element its own id. Copies of a menu need different ids.',
   standard: 'DOM standard and HTML standard, section 3.2.6 (id); WCAG 2.2, failure F77',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     const counted = new Map<string, number>();
@@ -41,12 +40,12 @@ export const idTwice: Rule = {
 
 export const ownedTwice: Rule = {
   id: 'owned-twice',
-  title: 'An element is owned by two others, or by something within itself.',
+  title: 'An element is owned by two others, or by its own descendant.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'People who use a screen reader: the element is lost, or comes in the wrong menu.',
-  remedy: 'Name each id in one aria-owns alone; or put the element where it belongs, and leave aria-owns out.',
+  affects: 'Screen reader users: the element is lost, or appears in the wrong menu.',
+  remedy: 'Name each id in only one aria-owns; or move the element to its place and remove aria-owns.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-owns): an element must have one owner, and no circles',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     const owners = new Map<string, Element>();
@@ -63,12 +62,12 @@ export const ownedTwice: Rule = {
 
 export const setSizeWrong: Rule = {
   id: 'set-size-wrong',
-  title: 'The position of an item in its group is announced wrongly.',
+  title: 'The announced position of an item in its group is wrong.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'People who use a screen reader hear "3 of 2", or of more items than there are.',
-  remedy: 'Leave aria-posinset and aria-setsize out where all items are in the document.',
+  affects: 'Screen reader users hear "3 of 2", or a wrong number of items.',
+  remedy: 'Remove aria-posinset and aria-setsize if all items are in the document.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-posinset, aria-setsize)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     const seen = new Map<Element, Map<number, Element>>();
@@ -93,12 +92,12 @@ export const setSizeWrong: Rule = {
 
 export const levelWrong: Rule = {
   id: 'level-wrong',
-  title: 'The level of an item is not how deep it stands.',
+  title: 'The announced level of an item does not match its nesting.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'People who use a screen reader: they hear that an item is below another one, which it is not.',
-  remedy: 'Leave aria-level out where the items are nested in the document.',
+  affects: 'Screen reader users hear that an item is below another one, and it is not.',
+  remedy: 'Remove aria-level if the items are nested in the document.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-level)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const tree of deepElements(document, '[role~="tree"]')) {
@@ -122,12 +121,12 @@ export const levelWrong: Rule = {
 
 export const landmarkTwice: Rule = {
   id: 'landmark-twice',
-  title: 'A page has two of a landmark of which there is one.',
+  title: 'A page has two landmarks of a kind that may occur once.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.3.1'],
-  hurts: 'People who go from landmark to landmark cannot tell which of them is the content, or the head of the page.',
-  remedy: 'Keep one visible main, one banner and one contentinfo; a header within a section is none.',
+  affects: 'People who navigate by landmarks cannot tell which is the content, or the header of the page.',
+  remedy: 'Keep one visible main, one banner and one contentinfo. A header within a section is not a banner.',
   standard: 'HTML standard, section 4.4.14 (main); WAI-ARIA 1.2, section 5.4 (banner, contentinfo)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const role of ['main', 'banner', 'contentinfo']) {
@@ -140,13 +139,13 @@ export const landmarkTwice: Rule = {
 };
 
 export const popoverOfNothing: Rule = {
-  id: 'popover-of-nothing',
-  title: 'A button opens a popover that is none.',
+  id: 'popover-missing',
+  title: 'A button refers to a popover that does not exist.',
   severity: 'error',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody: the press does nothing.',
-  remedy: 'Put the attribute popover on what it names, and popovertarget on a button.',
+  affects: 'Everyone: the button does nothing.',
+  remedy: 'Set the attribute popover on the element that the button names, and popovertarget on the button.',
   standard: 'HTML standard, section 6.12 (the popover attribute)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[popovertarget]')) {
@@ -162,12 +161,12 @@ export const popoverOfNothing: Rule = {
 
 export const detailsWithoutSummary: Rule = {
   id: 'details-without-summary',
-  title: 'A group of details has no summary of its own.',
+  title: 'A details element has no summary of its own.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['2.4.6'],
-  hurts: 'Everybody: browsers write "Details" over it, and nobody knows of what.',
-  remedy: 'Put a summary into it, as its first child.',
+  affects: 'Everyone: browsers show the word "Details", which says nothing.',
+  remedy: 'Make a summary the first child of details.',
   standard: 'HTML standard, section 4.11.1 (details): first child element is summary',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     for (const details of deepElements(document, 'details')) {

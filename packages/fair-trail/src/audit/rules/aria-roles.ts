@@ -15,8 +15,8 @@ export const roleUnknown: Rule = {
   severity: 'warning',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: the element has no role at all to them.',
-  remedy: 'Use a role of WAI-ARIA, or the HTML element that has it: nav for navigation.',
+  affects: 'For screen reader users the element has no role.',
+  remedy: 'Use a role of WAI-ARIA, or the HTML element that has it, such as nav for navigation.',
   standard: 'WAI-ARIA 1.2, section 5.4 (definition of roles); WCAG 2.2, failure F68',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[role]')) {
@@ -29,12 +29,12 @@ export const roleUnknown: Rule = {
 
 export const roleNotAllowed: Rule = {
   id: 'role-not-allowed',
-  title: 'An element has a role that it must not have.',
+  title: 'An element has a role that HTML does not allow on it.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts: 'People who use a screen reader: the role hides what the element is, such as a list, a link or a landmark.',
-  remedy: 'Leave the role out, or put it on a div around.',
+  affects: 'Screen reader users: the role hides what the element is, such as a list, a link or a landmark.',
+  remedy: 'Remove the role, or put it on a div around the element.',
   standard: 'ARIA in HTML, section 4 (document conformance requirements for roles)',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[role]')) {
@@ -47,12 +47,12 @@ export const roleNotAllowed: Rule = {
 
 export const stateNotSupported: Rule = {
   id: 'state-not-supported',
-  title: 'A state is set on an element whose role does not have it.',
+  title: 'A state is set on an element whose role does not support it.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: the state is not announced.',
-  remedy: 'Set aria-expanded on the button that opens, and aria-current on the link to the current page.',
+  affects: 'Screen readers do not announce the state.',
+  remedy: 'Set aria-expanded on the button that opens the panel, and aria-current on the link to the current page.',
   standard: 'WAI-ARIA 1.2, section 6.6: each state, “Used in roles”',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     for (const [state, roles] of Object.entries(supporting)) {
@@ -70,11 +70,11 @@ export const stateNotSupported: Rule = {
 
 export const nameNotAllowed: Rule = {
   id: 'name-not-allowed',
-  title: 'A name is given to an element that cannot have one.',
+  title: 'An accessible name is set on an element that cannot have one.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: most never hear the name.',
+  affects: 'Most screen readers never announce the name.',
   remedy: 'Put the name on an element with a role: nav, ul, button, a.',
   standard: 'WAI-ARIA 1.2, section 5.2.8.6 (roles which cannot be named)',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
@@ -96,12 +96,12 @@ export const nameNotAllowed: Rule = {
 
 export const itemWithoutGroup: Rule = {
   id: 'item-outside-its-group',
-  title: 'An item stands outside of what its role belongs to.',
+  title: 'An item is outside the group that its role requires.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'People who use a screen reader: they do not hear how many items there are, nor how to move between them.',
-  remedy: 'Put it into an element with the role around it, such as menu, tree or list; or leave the roles out.',
+  affects: 'Screen reader users do not hear how many items there are, nor how to move between them.',
+  remedy: 'Put it into an element with the required role, such as menu, tree or list; or remove the roles.',
   standard: 'WAI-ARIA 1.2, section 5.2.6 (required accessibility parent role)',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     for (const item of deepElements(document, 'li:not([role])')) {
@@ -123,12 +123,13 @@ export const itemWithoutGroup: Rule = {
 
 export const groupWithOthers: Rule = {
   id: 'group-with-others',
-  title: 'A group holds something that its role does not allow.',
+  title: 'A group contains an element that its role does not allow.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'People who use a screen reader: what does not belong is skipped, or the count of items is wrong.',
-  remedy: 'Give each item the role that belongs to the group, put others beside it, or leave the roles out.',
+  affects: 'Screen readers skip the element, or announce a wrong number of items.',
+  remedy:
+    'Give each item the role that the group requires, move other elements next to the group, or remove the roles.',
   standard: 'WAI-ARIA 1.2, section 5.2.5 (allowed accessibility child roles)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const group of deepElements(document, '[role]')) {
@@ -154,12 +155,12 @@ function isContent(element: Element): boolean {
 
 export const groupWithoutItems: Rule = {
   id: 'group-without-items',
-  title: 'A group of tabs, options or tree items holds none of them.',
+  title: 'A group of tabs, options or tree items contains none.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts: 'People who use a screen reader hear that they can use arrow keys, which do nothing.',
-  remedy: 'Leave the role out: a list of links is a list. Or give its items the role that belongs to it.',
+  affects: 'Screen readers announce arrow keys that do nothing.',
+  remedy: 'Remove the role: a list of links is a list. Or give the items the required role.',
   standard: 'WAI-ARIA 1.2, section 5.2.5 (allowed accessibility child roles)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const group of deepElements(document, '[role]')) {
@@ -189,12 +190,12 @@ const popups: Readonly<Record<string, readonly string[]>> = {
 
 export const popupOfOtherKind: Rule = {
   id: 'popup-of-other-kind',
-  title: 'A button announces another kind of popup than the one that it opens.',
+  title: 'A button announces a different kind of popup than it opens.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: they hear of a menu with arrow keys, and come into a list of links.',
-  remedy: 'Leave aria-haspopup out where plain links are opened; aria-expanded says all that is needed.',
+  affects: 'Screen readers announce a menu with arrow keys, but a list of links opens.',
+  remedy: 'Remove aria-haspopup if plain links open; aria-expanded is enough.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-haspopup): the value must match the role of the popup',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[aria-haspopup]')) {
@@ -221,11 +222,11 @@ function popupOf(element: Element): Element | null {
 
 export const dialogWithoutName: Rule = {
   id: 'dialog-without-name',
-  title: 'A dialog has no name.',
+  title: 'A dialog has no accessible name.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: they hear "dialog", and not which one they have come into.',
+  affects: 'Screen reader users hear "dialog", but not which one.',
   remedy: 'Name it by its heading with aria-labelledby, or with aria-label: "Menu".',
   standard: 'WAI-ARIA 1.2, section 5.4 (dialog): accessible name required; ARIA Authoring Practices, dialog pattern',
   check: function* ({ document }: PageContext): Iterable<Violation> {
@@ -240,12 +241,12 @@ export const dialogWithoutName: Rule = {
 
 export const tabpanelWithoutName: Rule = {
   id: 'tabpanel-without-name',
-  title: 'The panel of a tab has no name.',
+  title: 'A tab panel has no accessible name.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: they hear "tab panel", and not of which tab.',
-  remedy: 'Set aria-labelledby on it, with the id of its tab.',
+  affects: 'Screen reader users hear "tab panel", but not of which tab.',
+  remedy: 'Set aria-labelledby to the id of its tab.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tabpanel): accessible name required; ARIA Authoring Practices, tabs pattern',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const panel of deepElements(document, '[role~="tabpanel"]')) {
@@ -258,12 +259,12 @@ export const tabpanelWithoutName: Rule = {
 
 export const tabWithoutPanel: Rule = {
   id: 'tab-without-panel',
-  title: 'A tab does not say which panel it shows.',
+  title: 'A tab does not say which panel it controls.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: they cannot go from the tab to its panel.',
-  remedy: 'Set aria-controls on it, with the id of an element with role="tabpanel".',
+  affects: 'Screen reader users cannot jump from the tab to its panel.',
+  remedy: 'Set aria-controls to the id of an element with role="tabpanel".',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const list of deepElements(document, '[role~="tablist"]')) {
@@ -286,12 +287,12 @@ export const tabWithoutPanel: Rule = {
 
 export const menuInLiveRegion: Rule = {
   id: 'menu-in-live-region',
-  title: 'A menu stands in a live region.',
+  title: 'A menu is inside a live region.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.3'],
-  hurts: 'People who use a screen reader: the whole menu is read aloud whenever something in it changes.',
-  remedy: 'Take aria-live, role="status" and role="alert" off the menu; announce one short message beside it.',
+  affects: 'Screen readers read the whole menu whenever something in it changes.',
+  remedy: 'Remove aria-live, role="status" and role="alert" from the menu. Announce one short message next to it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-live); WCAG 2.2, 4.1.3 Status Messages',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
     const live = '[aria-live="polite"], [aria-live="assertive"], [role="status"], [role="alert"], [role="log"], output';

@@ -6,12 +6,12 @@ import { isSamePage, resolved } from '../../reading/addresses.ts';
 
 export const breadcrumbElsewhere: Rule = {
   id: 'breadcrumb-elsewhere',
-  title: 'The breadcrumbs end at another page than the one that is shown.',
+  title: 'The breadcrumbs end at a page that is not the one shown.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who came from a search: the breadcrumbs tell them a place where they are not.',
-  remedy: 'End them with this page, or with the page right above it.',
+  affects: 'Everyone who came from a search: the breadcrumbs name a place where they are not.',
+  remedy: 'End them with this page, or with its parent.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern; WCAG 2.2, 2.4.8 (AAA)',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const { element, items } of breadcrumbTrails(document, url)) {
@@ -35,12 +35,12 @@ export const breadcrumbElsewhere: Rule = {
 
 export const breadcrumbTwice: Rule = {
   id: 'breadcrumb-twice',
-  title: 'One page stands twice in the breadcrumbs.',
+  title: 'A page appears twice in the breadcrumbs.',
   severity: 'warning',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody who wants to go up one step: two of the steps are one.',
-  remedy: 'Name each page above this one once.',
+  affects: 'Everyone who wants to go up one level: two of the steps are the same.',
+  remedy: 'Name each ancestor once.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern: links to the parent pages in hierarchical order',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const { items } of breadcrumbTrails(document, url)) {
@@ -59,11 +59,11 @@ export const breadcrumbTwice: Rule = {
 
 export const breadcrumbUnmarked: Rule = {
   id: 'breadcrumb-unmarked',
-  title: 'The last breadcrumb leads to this page, and does not say so.',
+  title: 'The last breadcrumb links to this page without aria-current.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who listen to the page: they are offered a link to where they are.',
+  affects: 'Screen reader users are offered a link to the page they are on.',
   remedy: 'Set aria-current="page" on it.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
@@ -76,12 +76,12 @@ export const breadcrumbUnmarked: Rule = {
 
 export const breadcrumbOrder: Rule = {
   id: 'breadcrumb-order',
-  title: 'The breadcrumbs are in another order than the pages lie in each other.',
+  title: 'The breadcrumbs are not ordered from the home page down.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.2'],
-  hurts: 'Everybody who wants to go up one step: the step leads down.',
-  remedy: 'Begin with the home page, and end with this page; turn the order by no stylesheet.',
+  affects: 'Everyone who wants to go up one level: the step leads down.',
+  remedy: 'Start with the home page and end with this page. Do not reverse the order with a stylesheet.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern: links to the parent pages in hierarchical order',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const { items } of breadcrumbTrails(document, url)) {
@@ -101,12 +101,12 @@ function folderOf({ pathname }: URL): string {
 
 export const breadcrumbOfOtherSection: Rule = {
   id: 'breadcrumb-of-other-section',
-  title: 'The breadcrumbs lead through another section than the one that this page lies in.',
+  title: 'The breadcrumbs lead through a section that this page is not in.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.4'],
-  hurts: 'Everybody who wants to go up one step: they come to another part of the site.',
-  remedy: 'Make the breadcrumbs from the same list as the menu, by the address of the page.',
+  affects: 'Everyone who wants to go up one level reaches another part of the site.',
+  remedy: 'Generate the breadcrumbs from the same list as the menu, by the address of the page.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern: the parent pages of the current page',
   check: function* ({ document, url, links }: PageContext): Iterable<Violation> {
     const own = folderOf(url);
@@ -136,11 +136,11 @@ export const breadcrumbOfOtherSection: Rule = {
 
 export const breadcrumbWithoutLandmark: Rule = {
   id: 'breadcrumb-without-landmark',
-  title: 'The breadcrumbs are no navigation landmark.',
+  title: 'The breadcrumbs are not a navigation landmark.',
   severity: 'advice',
   certainty: 'likely',
   wcag: ['1.3.1'],
-  hurts: 'People who go from landmark to landmark do not find them.',
+  affects: 'People who navigate by landmarks do not find them.',
   remedy: 'Put them into <nav aria-label="Breadcrumb">.',
   standard: 'ARIA Authoring Practices, breadcrumb pattern: contained within a navigation landmark region',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
@@ -153,12 +153,12 @@ export const breadcrumbWithoutLandmark: Rule = {
 
 export const breadcrumbDataDiffers: Rule = {
   id: 'breadcrumb-data-differs',
-  title: 'The breadcrumbs that search engines are told are not those that are shown.',
+  title: 'The structured data of the breadcrumbs differs from the visible breadcrumbs.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who search: they are shown a way to this page that is not the way on it.',
-  remedy: 'Write both from one list.',
+  affects: 'People who search see a path to this page that the page does not show.',
+  remedy: 'Generate both from one list.',
   standard: 'schema.org, BreadcrumbList',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     const [trail] = breadcrumbTrails(document, url);

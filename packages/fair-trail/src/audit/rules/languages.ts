@@ -5,11 +5,11 @@ import type { PageContext, Rule, Violation } from '../rule.ts';
 
 export const pageWithoutLanguage: Rule = {
   id: 'page-without-language',
-  title: 'The page does not say which language it is in.',
+  title: 'The page does not declare its language.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['3.1.1'],
-  hurts: 'People who use a screen reader: it is read with the sounds of another language.',
+  affects: 'Screen readers read it with the pronunciation of another language.',
   remedy: 'Set lang on the html element: lang="en".',
   standard: 'HTML standard, section 3.2.6.2 (lang); WCAG 2.2, 3.1.1 Language of Page',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
@@ -21,11 +21,11 @@ export const pageWithoutLanguage: Rule = {
 
 export const languageUnknown: Rule = {
   id: 'language-unknown',
-  title: 'A language is named by a code that does not exist.',
+  title: 'A language tag does not exist.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['3.1.1'],
-  hurts: 'People who use a screen reader: the text is read with the sounds of another language.',
+  affects: 'Screen readers read the text with the pronunciation of another language.',
   remedy: 'Use a language tag: en, en-GB, de, pt-BR.',
   standard: 'BCP 47 (RFC 5646), section 2.1; WCAG 2.2, 3.1.1 and 3.1.2',
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
@@ -102,12 +102,11 @@ const scripts: readonly (readonly [pattern: RegExp, languages: readonly string[]
 
 export const languageOfLabel: Rule = {
   id: 'label-in-other-language',
-  title: 'A label is in another language than the page, and does not say so.',
+  title: 'A label is in another language than the page, without a lang attribute.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['3.1.2'],
-  hurts:
-    'People who use a screen reader: the label is read with the sounds of the page’s language, and is not understood.',
+  affects: 'Screen readers read the label with the wrong pronunciation.',
   remedy: 'Set lang on the link: <a href="/de/" lang="de" hreflang="de">Deutsch</a>.',
   standard: 'WCAG 2.2, 3.1.2 Language of Parts, technique H58',
   check: function* ({ links, controls }: PageContext): Iterable<Violation> {

@@ -13,12 +13,12 @@ const isRoute = (fragment: string) => /^!?\//u.test(fragment);
 
 export const placeholderLink: Rule = {
   id: 'placeholder-link',
-  title: 'A link of a menu leads nowhere.',
+  title: 'A menu link leads nowhere.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who follows it: they are taken to the top of the page they are on, or nothing happens.',
-  remedy: 'Give it the address of its page. Where it opens something, make it a button.',
+  affects: 'Everyone who follows it jumps to the top of the page, or nothing happens.',
+  remedy: 'Give it the address of its page. If it opens something, use a button.',
   standard: 'HTML standard, section 4.6.1 (links); WCAG 2.2, 4.1.2 for what is no link',
   check: function* ({ document, links }: PageContext): Iterable<Violation> {
     const titles = [document.title, document.querySelector('h1')?.textContent ?? ''].map((text) =>
@@ -41,13 +41,13 @@ export const placeholderLink: Rule = {
 };
 
 export const newWindowUntold: Rule = {
-  id: 'new-window-untold',
-  title: 'A link opens another window, and does not say so.',
+  id: 'new-window-unannounced',
+  title: 'A link opens a new window without saying so.',
   severity: 'advice',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who do not see the window change: Back does nothing, and they cannot tell why.',
-  remedy: 'Say it in the link, with words or with a sign that has a text; or open it in the same window.',
+  affects: 'People who do not notice the new window: Back does nothing, and they cannot tell why.',
+  remedy: 'Say it in the link, with words or with an icon that has a text alternative; or open it in the same window.',
   standard: 'WCAG 2.2, 3.2.5 (AAA), technique G201',
   check: function* ({ links }: PageContext): Iterable<Violation> {
     for (const link of links) {
@@ -65,12 +65,12 @@ export const newWindowUntold: Rule = {
 
 export const deadFragment: Rule = {
   id: 'dead-fragment',
-  title: 'A link leads to a place on this page that is not there.',
+  title: 'A link leads to a place on this page that does not exist.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.4.1'],
-  hurts: 'People who use the keyboard: a skip link that skips nothing leaves them to go through the whole menu.',
-  remedy: 'Give the place the id that the link names, or correct the link.',
+  affects: 'Keyboard users: a skip link that skips nothing makes them tab through the whole menu.',
+  remedy: 'Give the target the id that the link names, or correct the link.',
   standard: 'HTML standard, section 7.4.6.4 (fragments); WCAG 2.2, 2.4.1',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const link of document.querySelectorAll<HTMLAnchorElement>('a[href*="#"]')) {

@@ -7,13 +7,13 @@ import { wordsOf } from '../../reading/words.ts';
 import { isSamePage, resolved } from '../../reading/addresses.ts';
 
 export const linksAllAlike: Rule = {
-  id: 'links-all-alike',
-  title: 'Links of different names all lead to one page.',
+  id: 'links-same-target',
+  title: 'Links with different names lead to the same page.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who follows the second one: they come to the page of the first.',
-  remedy: 'Give each the address of its own page. A page that is not there yet is better left out.',
+  affects: 'Everyone who follows the second link reaches the page of the first.',
+  remedy: 'Give each link the address of its own page. Leave out pages that do not exist yet.',
   standard: 'WCAG 2.2, 2.4.4 Link Purpose (In Context)',
   check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const list of listsOf(navigations)) {
@@ -27,13 +27,13 @@ export const linksAllAlike: Rule = {
 };
 
 export const oneNameSeveralPlaces: Rule = {
-  id: 'one-name-several-places',
-  title: 'Links of one name in one list lead to different pages.',
+  id: 'same-name-different-targets',
+  title: 'Links with the same name in one list lead to different pages.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.4'],
-  hurts: 'Everybody, and most of all people who listen to a list of links: nothing tells them apart.',
-  remedy: 'Name each by what is on its page.',
+  affects: 'Everyone, and especially people who read a list of links: nothing distinguishes them.',
+  remedy: 'Name each link after its page.',
   standard: 'WCAG 2.2, 2.4.4 Link Purpose (In Context)',
   check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const list of listsOf(navigations)) {
@@ -67,13 +67,13 @@ function linksOf(list: Element): readonly HTMLAnchorElement[] {
 }
 
 export const listWithStrays: Rule = {
-  id: 'list-with-strays',
-  title: 'A list of links holds something that is no item of it.',
+  id: 'list-with-non-items',
+  title: 'A list of links contains something that is not a list item.',
   severity: 'warning',
   certainty: 'sure',
   wcag: ['1.3.1'],
-  hurts: 'People who listen to the page are told a wrong number of items, or of no list at all.',
-  remedy: 'Put each link into an item of its own: li.',
+  affects: 'Screen readers announce a wrong number of items, or no list.',
+  remedy: 'Put each link into an li element.',
   standard: 'HTML standard, sections 4.4.5 and 4.4.6: content model of ol and ul',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
     for (const list of navigations.flatMap((navigation) => deepElements(navigation, 'ul, ol'))) {

@@ -46,13 +46,13 @@ function classMarked(link: Element): boolean {
 }
 
 export const markOnlySeen: Rule = {
-  id: 'mark-only-seen',
-  title: 'The current page is marked for eyes alone.',
+  id: 'mark-only-visual',
+  title: 'The current page is marked only visually.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.3.1'],
-  hurts: 'People who listen to the page: nothing tells them which of these pages they are on.',
-  remedy: 'Set aria-current="page" on the link to this page, and draw the mark from that.',
+  affects: 'Screen reader users do not learn which of these pages they are on.',
+  remedy: 'Set aria-current="page" on the link to this page, and draw the mark from that attribute.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current); WCAG 2.2, 1.3.1',
   check: function* (page: PageContext): Iterable<Violation> {
     for (const { links, here } of menusOf(page)) {
@@ -78,12 +78,12 @@ function isOddOneOut(link: Element, others: readonly Element[]): boolean {
 
 export const looksMarkedElsewhere: Rule = {
   id: 'looks-marked-elsewhere',
-  title: 'A menu looks as if another page were the current one.',
+  title: 'A menu looks as if another page were current.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'Everybody who looks where they are. It is often a class that was left on the first item.',
-  remedy: 'Draw the mark from aria-current, and set that from the address of the page.',
+  affects: 'Everyone who looks where they are. Often a class was left on the first item.',
+  remedy: 'Draw the mark from aria-current, and set aria-current from the address of the page.',
   standard: 'WCAG 2.2, 2.4.8 Location (AAA)',
   check: function* (page: PageContext): Iterable<Violation> {
     for (const { links, here } of menusOf(page)) {
@@ -106,12 +106,13 @@ function isWithin(url: URL, section: URL): boolean {
 
 export const markByColorOnly: Rule = {
   id: 'mark-by-color-only',
-  title: 'The mark of the current page is a slight change of color, and nothing else.',
+  title: 'Only a slight change of color marks the current page.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['1.4.1'],
-  hurts: 'People who do not see colors as others do: to them no item is marked.',
-  remedy: 'Add a shape: a bar, a border, an underline, a weight. Or make the two colors differ by 3 : 1.',
+  affects: 'People who perceive colors differently see no mark.',
+  remedy:
+    'Add a shape: a bar, a border, an underline, a weight. Or make the contrast between the two colors at least 3:1.',
   standard: 'WCAG 2.2, 1.4.1 Use of Color, with technique G183',
   check: function* (page: PageContext): Iterable<Violation> {
     for (const { links } of menusOf(page)) {
@@ -138,12 +139,12 @@ function ratioOf({ mine, theirs }: Look): number | null {
 
 export const pageNotMarked: Rule = {
   id: 'page-not-marked',
-  title: 'A menu leads to this page, and does not say that it is the current one.',
+  title: 'A menu contains a link to this page but does not mark it as current.',
   severity: 'advice',
   certainty: 'sure',
   wcag: [],
-  hurts: 'Everybody who wonders where they are on the site.',
-  remedy: 'Set aria-current="page" on the link to this page, and show it.',
+  affects: 'Everyone who wants to know where they are on the site.',
+  remedy: 'Set aria-current="page" on the link to this page, and make it visible.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current); WCAG 2.2, 2.4.8 (AAA)',
   check: function* (page: PageContext): Iterable<Violation> {
     for (const { links, here } of menusOf(page)) {

@@ -9,13 +9,13 @@ const values: ReadonlySet<string> = new Set(['page', 'step', 'location', 'date',
 
 export const severalCurrentPages: Rule = {
   id: 'several-current-pages',
-  title: 'Several links of one menu say that they are the current page.',
+  title: 'Several links of one menu claim to be the current page.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'Everybody who asks the menu where they are: it gives two answers.',
+  affects: 'Everyone who looks at the menu to see where they are gets two answers.',
   remedy:
-    'Mark the link to this page with aria-current="page", and no other; a section it lies in may have aria-current="true".',
+    'Set aria-current="page" only on the link to this page. A section that contains it may have aria-current="true".',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current)',
   check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
     for (const navigation of navigations) {
@@ -38,12 +38,11 @@ function placeOf(element: Element, url: URL): string {
 
 export const markOnAnotherPage: Rule = {
   id: 'mark-on-another-page',
-  title: 'A menu marks another page than the one that is shown.',
+  title: 'A menu marks a page that is not the one shown.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts:
-    'Everybody who asks the menu where they are: it tells them wrong. It is often a mark that is frozen on the first item.',
+  affects: 'Everyone who looks at the menu to see where they are is misled. Often the mark is stuck on the first item.',
   remedy: 'Set aria-current from the address of the page, on the link that leads to it.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-current): the item "represents the current item within a set"',
   check: function* ({ navigations, url }: PageContext): Iterable<Violation> {
@@ -64,12 +63,12 @@ export const markOnAnotherPage: Rule = {
 
 export const unknownCurrentValue: Rule = {
   id: 'unknown-current-value',
-  title: 'aria-current has a value that means something else than was meant.',
+  title: 'aria-current has a value that is not in the standard.',
   severity: 'warning',
   certainty: 'likely',
   wcag: [],
-  hurts: 'People who listen to the page hear "current" where another word, or none, was meant.',
-  remedy: 'Write page, step, location, date, time or true; leave it out for false.',
+  affects: 'Screen readers announce "current" instead of the intended word.',
+  remedy: 'Use page, step, location, date, time or true. Remove the attribute instead of writing false.',
   standard: 'WAI-ARIA 1.2, section 6.6: any value that is not listed is treated as true',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[aria-current]')) {

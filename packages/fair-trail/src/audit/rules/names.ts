@@ -6,12 +6,12 @@ import { wordsOf } from '../../reading/words.ts';
 
 export const linkWithoutName: Rule = {
   id: 'link-without-name',
-  title: 'A link has no name: nothing says where it leads.',
+  title: 'A link has no accessible name.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.4', '4.1.2'],
-  hurts: 'People who listen to the page hear "link" and no more, or an address read out letter by letter.',
-  remedy: 'Write what it leads to into the link, or give its picture an alternative text.',
+  affects: 'Screen reader users hear only "link", or the address spelled out.',
+  remedy: 'Write text into the link, or give its image an alternative text.',
   standard: 'Accessible Name and Description Computation 1.2, section 4.3; WCAG 2.2, 2.4.4',
   check: function* ({ links }: PageContext): Iterable<Violation> {
     for (const link of links) {
@@ -22,12 +22,12 @@ export const linkWithoutName: Rule = {
 
 export const controlWithoutName: Rule = {
   id: 'control-without-name',
-  title: 'A button has no name: nothing says what it does.',
+  title: 'A button has no accessible name.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page hear "button" and no more; people who speak to it have no word to say.',
-  remedy: 'Write what it does into the button, or name it with aria-label where it shows a sign alone.',
+  affects: 'Screen reader users hear only "button". Speech input users have no word to say.',
+  remedy: 'Write text into the button, or name it with aria-label if it shows only an icon.',
   standard: 'WAI-ARIA 1.2, section 5.2.8.4; WCAG 2.2, 4.1.2',
   check: function* ({ controls }: PageContext): Iterable<Violation> {
     for (const control of controls) {
@@ -42,12 +42,12 @@ const spoken = (text: string) => wordsOf(text).join(' ');
 
 export const labelNotInName: Rule = {
   id: 'label-not-in-name',
-  title: 'The name that is told is not the label that is seen.',
+  title: 'The accessible name does not contain the visible label.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.5.3'],
-  hurts: 'People who speak to the page say what they see, and nothing happens.',
-  remedy: 'Let the name begin with the words that are seen, or leave out aria-label.',
+  affects: 'Speech input users say what they see, and nothing happens.',
+  remedy: 'Start the accessible name with the visible words, or remove aria-label.',
   standard: 'WCAG 2.2, 2.5.3 Label in Name',
   check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const element of [...links, ...controls]) {

@@ -9,8 +9,8 @@ export const pageWithoutTitle: Rule = {
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.4.2'],
-  hurts: 'Everybody with several tabs, and people who listen to the page: its title is the first thing they hear.',
-  remedy: 'Write a title that says what the page is, and then whose.',
+  affects: 'Everyone with several tabs, and screen reader users: the title is the first thing they hear.',
+  remedy: 'Write a title that names the page first and the site last.',
   standard: 'HTML standard, section 4.2.2; WCAG 2.2, 2.4.2',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     if (document.title.trim() === '') yield { element: document.documentElement };
@@ -18,13 +18,13 @@ export const pageWithoutTitle: Rule = {
 };
 
 export const noWayPast: Rule = {
-  id: 'no-way-past',
-  title: 'Nothing leads past the navigation.',
+  id: 'no-skip-link-or-landmark',
+  title: 'There is no way to skip the navigation.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.4.1'],
-  hurts: 'People who use the keyboard: they go through the whole menu again on every page.',
-  remedy: 'Put the content into main, give it a heading, or begin the page with a link to it.',
+  affects: 'Keyboard users go through the whole menu again on every page.',
+  remedy: 'Put the content into main, give it a heading, or start the page with a link to it.',
   standard: 'WCAG 2.2, 2.4.1 Bypass Blocks, with its sufficient techniques',
   check: function* ({ document, navigations, url }: PageContext): Iterable<Violation> {
     const [first] = navigations;
@@ -47,12 +47,12 @@ function isBefore(one: Element, other: Element): boolean {
 
 export const positiveTabindex: Rule = {
   id: 'positive-tabindex',
-  title: 'A place in the order of focus is set by a number.',
+  title: 'A positive tabindex changes the focus order.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.3'],
-  hurts: 'People who use the keyboard: focus jumps here first, from wherever it is on the page.',
-  remedy: 'Leave tabindex out, and put it where it belongs in the document.',
+  affects: 'Keyboard users: focus jumps here first from anywhere on the page.',
+  remedy: 'Remove tabindex, and move the element to the right place in the document.',
   standard: 'HTML standard, section 6.6.3 (tabindex); WCAG 2.2, failure F44',
   check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const element of [...links, ...controls]) {
@@ -69,8 +69,8 @@ export const menuWithoutLandmark: Rule = {
   severity: 'advice',
   certainty: 'likely',
   wcag: ['1.3.1'],
-  hurts: 'People who go from landmark to landmark find no navigation.',
-  remedy: 'Put the links into nav.',
+  affects: 'People who navigate by landmarks find no navigation.',
+  remedy: 'Put the links into a nav element.',
   standard: 'HTML standard, section 4.3.4 (nav); ARIA Authoring Practices, landmark regions',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
     const isLandmark = navigations.some((element) => roleOf(element) === 'navigation');
@@ -81,12 +81,12 @@ export const menuWithoutLandmark: Rule = {
 
 export const zoomPrevented: Rule = {
   id: 'zoom-prevented',
-  title: 'The page keeps people from making it larger.',
+  title: 'The page prevents zooming.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.4'],
-  hurts: 'People with low vision, on a phone: two fingers do nothing.',
-  remedy: 'Leave user-scalable and maximum-scale out of the viewport.',
+  affects: 'People with low vision on a phone cannot pinch to zoom.',
+  remedy: 'Remove user-scalable and maximum-scale from the viewport meta element.',
   standard: 'WCAG 2.2, 1.4.4 Resize Text',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const meta of document.querySelectorAll<HTMLMetaElement>('meta[name="viewport" i]')) {

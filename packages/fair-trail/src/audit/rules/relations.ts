@@ -6,12 +6,12 @@ import { isDrawn, isExposed, parentOf } from '../../reading/visible.ts';
 
 export const stateNotTold: Rule = {
   id: 'expanded-value-unknown',
-  title: 'aria-expanded says neither true nor false.',
+  title: 'aria-expanded is neither true nor false.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are not told whether the menu is open.',
-  remedy: 'Write aria-expanded="true" while what it opens is shown, and "false" while it is not.',
+  affects: 'Screen reader users do not learn whether the menu is open.',
+  remedy: 'Write aria-expanded="true" while the panel is shown, and "false" while it is hidden.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, '[aria-expanded]')) {
@@ -29,12 +29,12 @@ const focusable =
 
 export const focusInHidden: Rule = {
   id: 'focus-in-hidden',
-  title: 'Something takes focus that assistive technology is told is not there.',
+  title: 'An element takes focus inside a part that is hidden from assistive technology.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page come upon a stop that says nothing.',
-  remedy: 'Take aria-hidden away, or what is in it out of the order of focus, with inert.',
+  affects: 'Screen reader users reach an element that is not announced.',
+  remedy: 'Remove aria-hidden, or make the hidden part inert.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-hidden); ARIA in HTML, section 4',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const element of deepElements(document, focusable)) {
@@ -50,13 +50,13 @@ export const focusInHidden: Rule = {
 };
 
 export const landmarksAlike: Rule = {
-  id: 'landmarks-alike',
-  title: 'Several navigation landmarks have the same name, or none.',
+  id: 'landmarks-same-name',
+  title: 'Several navigation landmarks share a name, or have none.',
   severity: 'warning',
   certainty: 'sure',
   wcag: [],
-  hurts: 'People who go from landmark to landmark cannot tell which menu they are in.',
-  remedy: 'Name each by what is in it, with aria-label or aria-labelledby: "Main", "Footer".',
+  affects: 'People who navigate by landmarks cannot tell which menu they are in.',
+  remedy: 'Name each after its content with aria-label or aria-labelledby: "Main", "Footer".',
   standard: 'ARIA Authoring Practices, landmark regions: navigation',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
     const landmarks = navigations.filter(
@@ -76,12 +76,12 @@ export const landmarksAlike: Rule = {
 
 export const landmarkNameRepeatsRole: Rule = {
   id: 'landmark-name-repeats-role',
-  title: 'The name of a navigation landmark says that it is navigation.',
+  title: 'The name of a navigation landmark contains the word "navigation".',
   severity: 'advice',
   certainty: 'sure',
   wcag: [],
-  hurts: 'People who use a screen reader hear "navigation" twice.',
-  remedy: 'Name it by what is in it: "Main", "Footer".',
+  affects: 'Screen reader users hear "navigation" twice.',
+  remedy: 'Name it after its content: "Main", "Footer".',
   standard: 'ARIA Authoring Practices, landmark regions: do not use the role as part of the label',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
     for (const landmark of navigations) {
@@ -102,12 +102,12 @@ function sameLinks(one: Element, other: Element): boolean {
 
 export const tabsOutOfList: Rule = {
   id: 'tab-outside-tablist',
-  title: 'A tab stands in no list of tabs.',
+  title: 'A tab is not inside a tablist.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts: 'People who listen to the page are not told how many tabs there are, nor which one they are on.',
-  remedy: 'Put all tabs into one element with role="tablist". Links to pages are no tabs: leave the roles out.',
+  affects: 'Screen reader users do not learn how many tabs there are or which one they are on.',
+  remedy: 'Put all tabs into one element with role="tablist". Links to pages are not tabs: remove their roles.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab): required context role',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const tab of deepElements(document, '[role~="tab"]')) {
@@ -131,11 +131,11 @@ function hasAncestor(element: Element, role: string): boolean {
 
 export const severalTabsSelected: Rule = {
   id: 'several-tabs-selected',
-  title: 'Several tabs of one list say that they are selected.',
+  title: 'Several tabs of one tablist are selected.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are told of two tabs that they are the one that is shown.',
+  affects: 'Screen readers announce two tabs as the selected one.',
   remedy: 'Set aria-selected="true" on the tab whose panel is shown, and "false" on the others.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tablist): one tab is selected unless aria-multiselectable is true',
   check: function* ({ document }: PageContext): Iterable<Violation> {
@@ -149,13 +149,12 @@ export const severalTabsSelected: Rule = {
 
 export const menuWithoutItems: Rule = {
   id: 'menu-without-items',
-  title: 'Something says it is a menu of commands, and holds none.',
+  title: 'An element with role="menu" contains no menu items.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts:
-    'People who listen to the page are told to use arrow keys, which do nothing, and are not told of the links in it.',
-  remedy: 'Leave out role="menu": a list of links is a list. It is for commands, as in a program’s menu bar.',
+  affects: 'Screen readers announce arrow keys that do nothing, and hide the links inside.',
+  remedy: 'Remove role="menu": a list of links is a list. The role is for commands, as in the menu bar of a program.',
   standard: 'WAI-ARIA 1.2, section 5.4 (menu): required owned elements',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const menu of deepElements(document, '[role~="menu"], [role~="menubar"]')) {
@@ -189,13 +188,13 @@ const presentational: ReadonlySet<string> = new Set(
 );
 
 export const controlInControl: Rule = {
-  id: 'control-in-control',
-  title: 'A control stands within another one.',
+  id: 'nested-controls',
+  title: 'An interactive element contains another one.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are told of one of the two; a press does the one, the other, or both.',
-  remedy: 'Put them beside each other.',
+  affects: 'Screen readers announce only one of the two. A click may trigger either, or both.',
+  remedy: 'Place them next to each other.',
   standard: 'HTML standard, sections 4.5.1 and 4.10.6: no interactive content within',
   check: function* ({ document, links, controls }: PageContext): Iterable<Violation> {
     for (const inner of [

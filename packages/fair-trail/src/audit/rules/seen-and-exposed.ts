@@ -5,13 +5,13 @@ import { boxOf, isDrawn, isExposed, isVisible, parentOf } from '../../reading/vi
 import type { PageContext, Rule, Violation } from '../rule.ts';
 
 export const seenNotExposed: Rule = {
-  id: 'seen-not-exposed',
-  title: 'A part of the navigation is seen, and hidden from assistive technology.',
+  id: 'visible-not-exposed',
+  title: 'A visible part of the navigation is hidden from assistive technology.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts: 'People who use a screen reader: what others see and press is not there for them.',
-  remedy: 'Take aria-hidden or inert away while it is shown; it is often one that was left behind.',
+  affects: 'Screen reader users cannot reach what others see and press.',
+  remedy: 'Remove aria-hidden or inert while the part is shown. Often one was left behind.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-hidden); HTML standard, section 6.3 (inert)',
   check: function* ({ document, navigations }: PageContext): Iterable<Violation> {
     const reached = new Set(
@@ -69,13 +69,13 @@ function hasOpenOverlay(document: Document): boolean {
 }
 
 export const exposedNotSeen: Rule = {
-  id: 'exposed-not-seen',
-  title: 'Links of a menu are announced, and cannot be seen.',
+  id: 'exposed-not-visible',
+  title: 'Links of a menu are announced but not visible.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader are read a menu that is closed.',
-  remedy: 'Hide what is closed with visibility: hidden, display: none or inert.',
+  affects: 'Screen readers read a menu that is closed.',
+  remedy: 'Hide closed menus with visibility: hidden, display: none or inert.',
   standard: 'WAI-ARIA 1.2, section 7.1; CSS Display 3, visibility',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
     const told = new Set<Element>();
@@ -97,13 +97,13 @@ const currentWords =
   /\((?:current|current page|this page)\)|\bcurrent page\b|you are here|aktuelle seite|page actuelle|página actual/iu;
 
 export const wordsMarkElsewhere: Rule = {
-  id: 'words-mark-elsewhere',
-  title: 'A link to another page says in words that it is the current one.',
+  id: 'hidden-text-marks-elsewhere',
+  title: 'Hidden text marks a link to another page as current.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['1.3.1', '2.4.4'],
-  hurts: 'People who use a screen reader: the words that only they hear are wrong.',
-  remedy: 'Set aria-current="page" from the address of the page, and leave such words out.',
+  affects: 'Screen reader users hear a wrong statement that others do not see.',
+  remedy: 'Set aria-current="page" from the address of the page, and remove the hidden text.',
   standard: 'WCAG 2.2, 1.3.1 Info and Relationships; WAI-ARIA 1.2, section 6.6 (aria-current)',
   check: function* ({ links, url }: PageContext): Iterable<Violation> {
     for (const link of links) {
@@ -116,12 +116,12 @@ export const wordsMarkElsewhere: Rule = {
 
 export const disabledLinkWorks: Rule = {
   id: 'disabled-link-works',
-  title: 'A link says that it is disabled, and can be followed.',
+  title: 'A link says that it is disabled but can be followed.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader hear that the link does nothing, and it leads away.',
-  remedy: 'Leave href out where the link leads nowhere yet; else leave aria-disabled out.',
+  affects: 'Screen reader users hear that the link does nothing, and it leads to another page.',
+  remedy: 'Remove href if the link leads nowhere yet. Otherwise remove aria-disabled.',
   standard: 'ARIA in HTML, section 4 (a[href]: aria-disabled); WAI-ARIA 1.2, section 6.6 (aria-disabled)',
   check: function* ({ links }: PageContext): Iterable<Violation> {
     for (const link of links) {

@@ -9,13 +9,13 @@ const leastTarget = 24;
 
 export const smallTarget: Rule = {
   id: 'small-target',
-  title: 'A target is small, and another one is close by.',
+  title: 'A target is smaller than 24 by 24 CSS pixels, and another one is too close.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.5.8'],
-  hurts: 'People whose hands tremble, and everybody on a bus: they hit what is beside it.',
+  affects: 'People with tremor, and everyone on a bus, hit the target next to it.',
   remedy:
-    'Make it 24 by 24 CSS pixels at least, with padding; or keep that much room around its middle free of others.',
+    'Make it at least 24 by 24 CSS pixels with padding, or keep a circle of that size around its center free of other targets.',
   standard: 'WCAG 2.2, 2.5.8 Target Size (Minimum), with its exceptions',
   check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     const targets = [...links, ...controls].filter((element) => isDrawn(element) && !isDisabled(element));
@@ -81,12 +81,12 @@ function isClose(
 
 export const lowContrast: Rule = {
   id: 'low-contrast',
-  title: 'A text of the navigation has too little contrast with what it stands on.',
+  title: 'Text in the navigation has too little contrast with its background.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.4.3'],
-  hurts: 'People with low vision, and everybody in the sun.',
-  remedy: 'Make the text darker or what it stands on lighter, or the other way round.',
+  affects: 'People with low vision, and everyone in sunlight.',
+  remedy: 'Make the text darker or the background lighter, or the reverse.',
   standard: 'WCAG 2.2, 1.4.3 Contrast (Minimum)',
   check: function* ({ navigations, links, controls, fields }: PageContext): Iterable<Violation> {
     const within = navigations.flatMap((navigation) => deepElements(navigation, '*').slice(0, mostTexts));

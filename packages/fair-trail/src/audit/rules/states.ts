@@ -8,12 +8,12 @@ import { isDrawn, isExposed, isSeen } from '../../reading/visible.ts';
 
 export const toggleStateWrong: Rule = {
   id: 'toggle-state-wrong',
-  title: 'A button says that something is open which is not shown.',
+  title: 'A button announces that something is open that is not shown.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page look for what is not there.',
-  remedy: 'Set aria-expanded from what is shown: "true" while it is, "false" while it is not.',
+  affects: 'Screen reader users look for content that is not there.',
+  remedy: 'Set aria-expanded to match what is shown: "true" while it is visible, "false" while it is hidden.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const toggle of deepElements(document, '[aria-expanded="true"][aria-controls]')) {
@@ -27,13 +27,13 @@ export const toggleStateWrong: Rule = {
 };
 
 export const toggleSaysClosed: Rule = {
-  id: 'toggle-says-closed',
-  title: 'A button says that something is closed whose links are shown.',
+  id: 'toggle-announces-closed',
+  title: 'A button announces that something is closed whose links are shown.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are told to open what is open, and close it.',
-  remedy: 'Set aria-expanded="true" while it is shown; and take the button away where the menu is always open.',
+  affects: 'Screen reader users are asked to open what is open, and close it.',
+  remedy: 'Set aria-expanded="true" while it is shown. If the menu is always open, remove the button.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-expanded)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const toggle of deepElements(document, '[aria-expanded="false"][aria-controls]')) {
@@ -53,11 +53,11 @@ const references = [
 
 export const toggleNameWrong: Rule = {
   id: 'toggle-name-wrong',
-  title: 'A button is called as if something were open that it says is closed.',
+  title: 'The name of a button contradicts its state.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader hear "Close menu, collapsed".',
+  affects: 'Screen reader users hear "Close menu, collapsed".',
   remedy: 'Keep one name, such as "Menu", and let aria-expanded announce the state.',
   standard: 'ARIA Authoring Practices, disclosure pattern; WCAG 2.2, 4.1.2',
   check: function* ({ document }: PageContext): Iterable<Violation> {
@@ -70,13 +70,13 @@ export const toggleNameWrong: Rule = {
 };
 
 export const referenceToNothing: Rule = {
-  id: 'reference-to-nothing',
-  title: 'Something refers to an element that is not there.',
+  id: 'reference-missing',
+  title: 'An attribute refers to an id that does not exist.',
   severity: 'warning',
   certainty: 'sure',
   wcag: [],
-  hurts: 'People who listen to the page miss the name, or the part, that was meant.',
-  remedy: 'Give the element that is meant this id, or correct the reference.',
+  affects: 'Screen reader users miss the name or the relation that was intended.',
+  remedy: 'Give the intended element this id, or correct the reference.',
   standard: 'WAI-ARIA 1.2, section 6.3 (ID references)',
   check: function* ({ document, navigations, controls, isNear }: PageContext): Iterable<Violation> {
     const elements = new Set<Element>([
@@ -102,11 +102,11 @@ export const referenceToNothing: Rule = {
 
 export const noTabSelected: Rule = {
   id: 'no-tab-selected',
-  title: 'None of the tabs of a list says that it is selected.',
+  title: 'No tab of a tablist is selected.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page are not told which of the tabs is shown.',
+  affects: 'Screen reader users do not learn which tab is shown.',
   remedy: 'Set aria-selected="true" on the tab whose panel is shown.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
   check: function* ({ document }: PageContext): Iterable<Violation> {
@@ -119,13 +119,13 @@ export const noTabSelected: Rule = {
 };
 
 export const tabThatLeaves: Rule = {
-  id: 'tab-that-leaves',
-  title: 'What says it is a tab is a link to another page.',
+  id: 'tab-is-link',
+  title: 'An element with role="tab" is a link to another page.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['4.1.2'],
-  hurts: 'People who listen to the page expect a panel on this page and the arrow keys, and are taken elsewhere.',
-  remedy: 'Leave out the roles: it is a navigation of links, with aria-current on one of them.',
+  affects: 'Screen reader users expect a panel on this page and arrow keys, and are taken to another page.',
+  remedy: 'Remove the roles: these are navigation links, and one of them has aria-current.',
   standard: 'WAI-ARIA 1.2, section 5.4 (tab); ARIA Authoring Practices, tabs pattern',
   check: function* ({ document, url }: PageContext): Iterable<Violation> {
     for (const tab of deepElements(document, 'a[href][role~="tab"]')) {

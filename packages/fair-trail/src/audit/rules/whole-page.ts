@@ -12,12 +12,12 @@ const emptyTitles =
 
 export const titleSaysNothing: Rule = {
   id: 'title-says-nothing',
-  title: 'The title of the page says nothing of it.',
+  title: 'The title does not describe the page.',
   severity: 'error',
   certainty: 'likely',
   wcag: ['2.4.2'],
-  hurts: 'Everybody with several tabs, and people who use a screen reader: its title is the first thing they hear.',
-  remedy: 'Write a title that says what the page is, and then whose.',
+  affects: 'Everyone with several tabs, and screen reader users: the title is the first thing they hear.',
+  remedy: 'Write a title that names the page first and the site last.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled, failure F25',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     const title = document.title.trim();
@@ -33,8 +33,8 @@ export const titleOfOtherPage: Rule = {
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.2'],
-  hurts: 'Everybody with several tabs, and people who use a screen reader: they believe that they are on another page.',
-  remedy: 'Set the title of each page from the same list as the menu.',
+  affects: 'Everyone with several tabs, and screen reader users, believe that they are on another page.',
+  remedy: 'Generate the title of each page from the same list as the menu.',
   standard: 'WCAG 2.2, 2.4.2 Page Titled, failure F25',
   check: function* ({ document, links, url }: PageContext): Iterable<Violation> {
     const title = wordsOf(document.title);
@@ -64,12 +64,12 @@ export const titleOfOtherPage: Rule = {
 };
 
 export const pageMovesOn: Rule = {
-  id: 'page-moves-on',
-  title: 'The page leads to another one by itself, after a while.',
+  id: 'timed-redirect',
+  title: 'The page redirects by itself after a while.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['2.2.1'],
-  hurts: 'People who need longer to read, and people who use a screen reader: they are taken away in the middle.',
+  affects: 'People who need longer to read, and screen reader users, are taken away while they read.',
   remedy: 'Redirect on the server, or at once; or offer a link.',
   standard: 'WCAG 2.2, 2.2.1 Timing Adjustable, failures F40 and F41',
   check: function* ({ document }: PageContext): Iterable<Violation> {
@@ -82,11 +82,11 @@ export const pageMovesOn: Rule = {
 
 export const frameWithoutName: Rule = {
   id: 'frame-without-name',
-  title: 'A frame has no name.',
+  title: 'A frame has no accessible name.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['4.1.2'],
-  hurts: 'People who use a screen reader: they hear "frame", and have to go in to learn what is there.',
+  affects: 'Screen reader users hear "frame" and have to enter it to learn what it contains.',
   remedy: 'Set title on it: what is in the frame.',
   standard: 'HTML standard, section 4.8.5 (iframe); WCAG 2.2, 4.1.2, technique H64',
   check: function* ({ document }: PageContext): Iterable<Violation> {
@@ -99,12 +99,11 @@ export const frameWithoutName: Rule = {
 
 export const fieldWithoutName: Rule = {
   id: 'field-without-name',
-  title: 'A field of the navigation has no name.',
+  title: 'A field of the navigation has no accessible name.',
   severity: 'error',
   certainty: 'sure',
   wcag: ['1.3.1', '4.1.2'],
-  hurts:
-    'People who use a screen reader hear "edit text", and not what to write; people who speak have no word to say.',
+  affects: 'Screen reader users hear only "edit text". Speech input users have no word to say.',
   remedy: 'Give it a label: <label>Search <input type="search"></label>; or aria-label.',
   standard: 'HTML standard, section 4.10.4 (label); WCAG 2.2, 4.1.2, failure F68',
   check: function* ({ document, fields, isNear }: PageContext): Iterable<Violation> {
@@ -126,12 +125,12 @@ const fileName =
 
 export const nameSaysNothing: Rule = {
   id: 'name-says-nothing',
-  title: 'A name does not say what its link or button is for.',
+  title: 'An accessible name does not say what its link or button is for.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.4'],
-  hurts: 'Everybody, and most of all people who use a screen reader and go from link to link.',
-  remedy: 'Name it by the page that it leads to, or by what it does.',
+  affects: 'Everyone, and especially screen reader users who go from link to link.',
+  remedy: 'Name it after the page that it leads to, or after what it does.',
   standard: 'WCAG 2.2, 2.4.4 Link Purpose (In Context), failures F63 and F89; 1.1.1, failure F30',
   check: function* ({ links, controls }: PageContext): Iterable<Violation> {
     for (const element of [...links, ...controls]) {
@@ -153,8 +152,8 @@ export const accesskeyTwice: Rule = {
   severity: 'warning',
   certainty: 'sure',
   wcag: [],
-  hurts: 'People who use access keys: the second one is never reached, or has to be pressed again.',
-  remedy: 'Give each its own key; or leave access keys out, which clash with those of browsers and screen readers.',
+  affects: 'People who use access keys: the second control is never reached, or needs a second press.',
+  remedy: 'Give each its own key; or remove access keys, which conflict with those of browsers and screen readers.',
   standard: 'HTML standard, section 6.6.2 (accesskey)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     const known = new Set<string>();
@@ -170,12 +169,12 @@ export const accesskeyTwice: Rule = {
 
 export const skipLinkHidden: Rule = {
   id: 'skip-link-hidden',
-  title: 'A skip link can be reached by nobody.',
+  title: 'A skip link cannot be reached.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.1'],
-  hurts: 'People who use the keyboard: the way past the menu is there, and hidden from them.',
-  remedy: 'Move it out of sight, and show it while it has focus; display: none and visibility: hidden take focus away.',
+  affects: 'Keyboard users: the link that would skip the menu is hidden from them.',
+  remedy: 'Move it out of sight and show it while it has focus. display: none and visibility: hidden prevent focus.',
   standard: 'WCAG 2.2, 2.4.1 Bypass Blocks, technique G1',
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const link of deepElements(document, 'a[href^="#"]')) {
@@ -190,11 +189,11 @@ export const skipLinkHidden: Rule = {
 
 export const skipLinkLate: Rule = {
   id: 'skip-link-late',
-  title: 'A skip link comes after what it would skip.',
+  title: 'A skip link comes after the part that it skips.',
   severity: 'warning',
   certainty: 'likely',
   wcag: ['2.4.1'],
-  hurts: 'People who use the keyboard: they are through the menu when they come to it.',
+  affects: 'Keyboard users reach it only after the menu.',
   remedy: 'Put it first in the body.',
   standard: 'WCAG 2.2, 2.4.1 Bypass Blocks, technique G1',
   check: function* ({ document, navigations }: PageContext): Iterable<Violation> {
