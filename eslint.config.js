@@ -45,5 +45,8 @@ export default defineConfig(
   },
   { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
   // Of a page without a build.
-  { files: ['examples/observatory-static/*.js', 'docs/site/public/*.js'], languageOptions: { globals: globals.browser } },
+  {
+    files: ['examples/observatory-static/*.js', 'docs/site/public/*.js'],
+    languageOptions: { globals: globals.browser },
+  },
 );

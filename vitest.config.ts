@@ -52,7 +52,7 @@ export default defineConfig({
       {
         test: {
           name: 'node',
-          // What they share are modules without memory: to load those anew for each file took a quarter of the time.
+          // What they share are modules without memory: to load those again for each file took a quarter of the time.
           pool: 'threads',
           isolate: false,
           testTimeout,

@@ -116,7 +116,7 @@ ${rows.join('\n')}
 
 ## By success criterion
 
-Those of WCAG 2.2, levels A and AA, that navigation can fail. A criterion of which nothing is told is not thereby met.
+Those of WCAG 2.2, levels A and AA, that navigation can fail. A criterion of which nothing is reported is not thereby met.
 
 ${criteriaPage()}
 `;

@@ -5,7 +5,7 @@ import { chromiumArguments, findChromium } from './chromium.mjs';
  * How a project of tests runs in the browser: a fresh value for each, since the runner writes into what it is given.
  *
  * @param {number} actionTimeout how long a press may look for its target, in milliseconds: what is not there to be pressed
- *   is told by name, well before the whole test ends
+ *   is reported by name, well before the whole test ends
  * @param {Record<string, import('vitest/node').BrowserCommand<any>>} commands what tests may ask for beside the browser
  */
 export function browserMode(actionTimeout, commands) {

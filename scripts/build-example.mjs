@@ -46,7 +46,7 @@ export function buildExample() {
     mode: 'development',
     base: '/observatory/',
     outDir: `${root}.build/development/observatory`,
-    // Its files are large, and nobody downloads them.
+    // Its files are large, and no one downloads them.
     logLevel: 'error',
   });
 }

@@ -15,7 +15,7 @@ export const chromiumArguments = [
   ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
 ];
 
-/** The path of a Chromium: the one that CHROMIUM_PATH names, else one where systems keep it; null where there is none. */
+/** The path of a Chromium: the one that CHROMIUM_PATH names, else one where systems keep it; null if there is none. */
 export function findChromium() {
   const named = process.env.CHROMIUM_PATH;
   return (named ? [named] : chromium.places).find(isExecutable) ?? null;
@@ -41,7 +41,7 @@ export function ensureChromium() {
     process.exit(3);
   }
   if (isExecutable(`/usr/bin/${debianPackages[0]}`)) return;
-  // One that is there already will do where the faster one cannot be had.
+  // One that is there already will do where the faster one is not available.
   if (installsFromDebian() || findChromium()) return;
   console.error(
     'The tests need a Chromium, and none was found. Install one, or set CHROMIUM_PATH to the program, such as\n' +

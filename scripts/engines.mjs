@@ -6,7 +6,7 @@ import path from 'node:path';
 
 const programs = '/usr/bin';
 
-/** The path of Firefox: the one that FIREFOX_PATH names, else Debian's; null where there is none. */
+/** The path of Firefox: the one that FIREFOX_PATH names, else Debian's; null if there is none. */
 export function findFirefox() {
   const places = process.env.FIREFOX_PATH
     ? [process.env.FIREFOX_PATH]
@@ -14,7 +14,7 @@ export function findFirefox() {
   return places.find((file) => existsSync(file)) ?? null;
 }
 
-/** WebKit's driver and a browser of it; null where one of them, or a display for it, is missing. */
+/** WebKit's driver and a browser of it; null if one of them, or a display for it, is missing. */
 export function findWebKit() {
   const driver = `${programs}/WebKitWebDriver`;
   if (!existsSync(driver) || !existsSync(`${programs}/Xvfb`)) return null;

@@ -213,7 +213,7 @@ function tableOf(table) {
   return ['| field | default | meaning |', '| --- | --- | --- |', ...rows].join('\n');
 }
 
-/** The page with its tables made anew. Each stands after a comment that names it, and ends at an empty line. */
+/** The page with its tables made again. Each stands after a comment that names it, and ends at an empty line. */
 export async function siteFilePage(page) {
   const tables = { site: tableOf(siteFields), entry: tableOf(entryFields) };
   const filled = page.replaceAll(

@@ -20,7 +20,7 @@ const what = {
 };
 
 /**
- * Takes down what one project found, and writes the page anew.
+ * Takes down what one project found, and writes the page again.
  *
  * @param {string} project
  * @param {Date} begin

@@ -13,7 +13,7 @@ import { projectName } from '../packages/cli/src/project/project-name.ts';
 import { siteDeclarations } from '../packages/fair-trail/src/core/output/site-declarations.ts';
 import { codeBlocksIn, pages, root } from './code-blocks.ts';
 
-/** Each code block of the documentation is compiled, parsed, or held against the command. */
+/** Each code block of the documentation is compiled, parsed, or compared with the command. */
 
 const blocks = pages.flatMap(codeBlocksIn);
 const of = (...languages: string[]) => blocks.filter(({ language }) => languages.includes(language));

@@ -9,7 +9,7 @@ export interface CodeBlock {
   readonly place: string;
   readonly language: string;
   readonly code: string;
-  /** The file that the paragraph before it names at its beginning, such as `src/app.tsx`; null where it names none. */
+  /** The file that the paragraph before it names at its beginning, such as `src/app.tsx`; null if it names none. */
   readonly file: string | null;
 }
 

@@ -70,7 +70,9 @@ const pages = [
   'README.md',
   'CONTRIBUTING.md',
   'CHANGELOG.md',
-  ...['docs', 'docs/guides'].flatMap((folder) => readdirSync(path.join(root, folder)).map((name) => `${folder}/${name}`)),
+  ...['docs', 'docs/guides'].flatMap((folder) =>
+    readdirSync(path.join(root, folder)).map((name) => `${folder}/${name}`),
+  ),
 ];
 
 describe('links', () => {

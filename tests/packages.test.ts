@@ -109,7 +109,7 @@ test('it compiles under stricter options than its own', () => {
   succeed('npx', 'tsc', '--project', '.', ...strict, '--skipLibCheck', 'false');
 });
 
-test('a misspelt menu does not compile', () => {
+test('a misspelled menu does not compile', () => {
   const source = path.join(app, 'src/app.tsx');
   const right = readFileSync(source, 'utf8');
   writeFileSync(source, right.replace('<Navbar end', '<Navbar menu="mian" end'));

@@ -76,7 +76,7 @@ describe.each(['plain', 'printed'])('%s', (folder) => {
     await expect.poll(() => page.title()).toBe('Guided walks · Marram Point Bird Observatory');
     await expect.poll(() => marked(page)).toEqual(['true Visit', 'page Guided walks']);
     await page.goto(`${served.url}${folder}/species/avocet?part=sounds`);
-    await page.getByText('Nobody has brought a microphone yet').waitFor();
+    await page.getByText('No one has brought a microphone yet').waitFor();
     await page.getByRole('tab', { name: 'Sightings' }).click();
     await expect.poll(() => new URL(page.url()).search).toBe('?part=sightings');
     await page.getByRole('button', { name: 'Pages beside Species' }).click();
@@ -104,7 +104,7 @@ test('what is printed is taken over without a moved pixel', async () => {
     await page.setViewportSize({ width, height });
     await page.addInitScript(`
       window.shifts = [];
-      // In the bar, the room that is kept for what only ringers see is given back once it is known who is looking.
+      // In the bar, the room that is kept for what only ringers see is given back once it is known who the visitor is.
       const moved = ({ sources }) => sources.map(({ node }) => node).filter((node) => !node.parentElement.closest('.ft-bar'));
       new PerformanceObserver((list) => window.shifts.push(...list.getEntries().flatMap(moved).map(String)))
         .observe({ type: 'layout-shift', buffered: true });

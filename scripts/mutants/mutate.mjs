@@ -9,9 +9,9 @@ import ts from 'typescript';
 
 /**
  * The source with every mutant in it, each asleep until it is asked for by its number. So one build serves all of them, and
- * which test reaches which can be told too.
+ * which test reaches which can be reported too.
  *
- * @param {string} file as it is told
+ * @param {string} file as it is reported
  * @param {string} source
  * @param {number} firstId
  * @returns {{ code: string, mutants: Mutant[] }}
@@ -81,7 +81,7 @@ function mutated(node, text, asked) {
 }
 
 /**
- * What stays as it is cannot be taken away, and the cases of a machine's own switch are told as such.
+ * What stays as it is cannot be taken away, and the cases of a machine's own switch are reported as such.
  *
  * @type {typeof mutated}
  */

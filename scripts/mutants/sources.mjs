@@ -24,7 +24,7 @@ for (const folder of ['core/interaction', 'core/view', 'core/router', 'parts']) 
   }
 }
 
-/** Puts them in the place of the sources. */
+/** Puts them instead of the sources. */
 export const plugin = {
   name: 'mutants',
   enforce: 'pre',

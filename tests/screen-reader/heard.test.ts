@@ -124,7 +124,7 @@ const journeys: readonly Journey[] = [
 
 describe.skipIf(missing.length > 0)('what a listener hears', () => {
   test.each(journeys)('$name', async ({ at, width = 1280, signedIn = false, from, keys, said }) => {
-    if (!listener || !server) throw new Error('Nobody listens.');
+    if (!listener || !server) throw new Error('No one listens.');
     const { driver, hear, hearAfter } = listener;
     await driver.resize({ width, height: 800 });
     const { port } = server.address() as AddressInfo;

@@ -32,7 +32,7 @@ export const hides: readonly Hide[] = [
     seats: 6,
     best: 'Still mornings',
     path: '550 m, boardwalk, level',
-    text: 'Small, quiet and close. Reedlings and water rails cross the gap in front of the window if nobody speaks.',
+    text: 'Small, quiet and close. Reedlings and water rails cross the gap in front of the window if no one speaks.',
   },
   {
     id: 'lantern-room',

@@ -49,7 +49,7 @@ export function failureLine({ message, code }: Pick<Failure, 'message' | 'code'>
   return `${errorColors.red('fair-trail:')} ${message} [${code}]`;
 }
 
-/** Ends the command with a line for the error stream and an exit code: 3 where there is no browser, else that of bad input. */
+/** Ends the command with a line for the error stream and an exit code: 3 if there is no browser, else that of bad input. */
 export class Failure extends Error implements Report<CommandFailureCode, 'error'> {
   override readonly name = 'Failure';
   readonly code: CommandFailureCode;

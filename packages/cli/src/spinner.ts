@@ -1,9 +1,9 @@
 import type { Ora } from 'ora';
 
 /**
- * A line that turns while somebody looks on, and nothing where nobody does.
+ * A line that turns while somebody looks on, and nothing where no one does.
  *
- * @returns the spinner, which runs; null where stderr is no terminal that can be drawn over, since a text would stand there
+ * @returns the spinner, which runs; null if stderr is no terminal that can be drawn over, since a text would stand there
  *   for good
  */
 export async function spin(text: string): Promise<Ora | null> {

@@ -7,7 +7,7 @@ export type OptionValue = string | boolean;
 export interface ExampleControl {
   readonly option: string;
   readonly label: string;
-  /** The values to choose from; a checkbox where there are none. The first is the default. */
+  /** The values to choose from; a checkbox if there are none. The first is the default. */
   readonly values?: readonly string[];
   /** What the example begins with, where it is not the default. */
   readonly initial?: OptionValue;

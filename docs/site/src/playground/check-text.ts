@@ -12,7 +12,7 @@ export interface TextProblem {
 
 /** What a text is as a site file. */
 export interface CheckedText {
-  /** Null where nothing can be shown of it. */
+  /** Null if nothing can be shown of it. */
   readonly definition: SiteDefinition | null;
   readonly problems: readonly TextProblem[];
 }

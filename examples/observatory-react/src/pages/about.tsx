@@ -6,7 +6,7 @@ export function AboutPage(): ReactNode {
     <>
       <h1>About</h1>
       <p className="lead">
-        Marram Point has counted birds since 1961, from an old light on a tidal island that nobody else wanted.
+        Marram Point has counted birds since 1961, from an old light on a tidal island that no one else wanted.
       </p>
       <p>
         Two <TrailLink entry="wardens">wardens</TrailLink> and some sixty volunteers keep the log. You can{' '}

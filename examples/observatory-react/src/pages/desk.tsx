@@ -32,7 +32,7 @@ export function CheckPage(): ReactNode {
     <>
       <h1>To be checked</h1>
       <SessionTable
-        caption="Sessions that nobody has read twice"
+        caption="Sessions that no one has read twice"
         season="season-autumn"
         sessions={autumnSessions.filter(({ checked }) => !checked)}
       />

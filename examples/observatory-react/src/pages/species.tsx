@@ -67,7 +67,7 @@ export function SpeciesPage(props: PageProps): ReactNode {
           <Sightings bird={bird} />
         </Tabpanel>
         <Tabpanel id="sounds">
-          <p>Nobody has brought a microphone yet. The hut lends one to whoever asks.</p>
+          <p>No one has brought a microphone yet. The hut lends one to whoever asks.</p>
         </Tabpanel>
         <Tabpanel id="records">
           <p>

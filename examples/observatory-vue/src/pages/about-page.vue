@@ -7,7 +7,7 @@ const { TrailLink } = navigation;
 <template>
   <h1>About</h1>
   <p class="lead">
-    Marram Point has counted birds since 1961, from an old light on a tidal island that nobody else wanted.
+    Marram Point has counted birds since 1961, from an old light on a tidal island that no one else wanted.
   </p>
   <p>
     Two <TrailLink entry="wardens">wardens</TrailLink> and some sixty volunteers keep the log. You can

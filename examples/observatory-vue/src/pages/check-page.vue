@@ -7,5 +7,5 @@ const waiting = autumnSessions.filter(({ checked }) => !checked);
 
 <template>
   <h1>To be checked</h1>
-  <SessionTable caption="Sessions that nobody has read twice" season="season-autumn" :sessions="waiting" />
+  <SessionTable caption="Sessions that no one has read twice" season="season-autumn" :sessions="waiting" />
 </template>

@@ -40,7 +40,7 @@ const parts = [
       </Tabpanel>
       <Tabpanel id="sightings"><MonthCounts :counts="bird.counts" /></Tabpanel>
       <Tabpanel id="sounds">
-        <p>Nobody has brought a microphone yet. The hut lends one to whoever asks.</p>
+        <p>No one has brought a microphone yet. The hut lends one to whoever asks.</p>
       </Tabpanel>
       <Tabpanel id="records">
         <p>

@@ -7,7 +7,7 @@ import { filesBelow } from './stage-pages.ts';
 
 type Element = DefaultTreeAdapterMap['element'];
 
-/** A page of HTML as those beside it: their head and what all of them share, and a heading of its own. Null where there are none. */
+/** A page of HTML as those beside it: their head and what all of them share, and a heading of its own. Null if there are none. */
 export function htmlPage(folder: string, entry: NewEntry): { readonly file: string; readonly text: string } | null {
   const pages = filesBelow(folder, /\.html$/u).map((file) => path.relative(folder, file).split(path.sep).join('/'));
   if (!pages.includes('index.html')) return null;

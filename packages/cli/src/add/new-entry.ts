@@ -18,7 +18,7 @@ interface NewEntryOptions {
 }
 
 /**
- * What an entry for a path is called and where it belongs, as far as nobody says it.
+ * What an entry for a path is called and where it belongs, as far as no one says it.
  *
  * @throws Failure where there is such an entry already, or a name that is given cannot be
  */
@@ -80,7 +80,7 @@ function wordsIn(segment: string): string {
 function labelOfPath(href: string): string {
   const last = href.split('/').at(-1) ?? '';
   const param = /^:(\w+)$/u.exec(last)?.[1];
-  // The label of a page that stands for many is made of what tells them apart.
+  // The label of a page that stands for many is made of what distinguishs them.
   if (param !== undefined) return `{${param}}`;
   const words = wordsIn(last);
   return words.slice(0, 1).toLocaleUpperCase() + words.slice(1);

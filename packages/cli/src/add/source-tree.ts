@@ -93,7 +93,7 @@ export function objectsIn(file: File): readonly ObjectExpression[] {
   return found;
 }
 
-/** The value that a JSON Pointer names; null where it is not written in this text. */
+/** The value that a JSON Pointer names; null if it is not written in this text. */
 export function writtenAt(root: WrittenNode, pointer: string): WrittenNode | null {
   let node: WrittenNode | undefined = root;
   for (const step of pointer.split('/').slice(1)) {

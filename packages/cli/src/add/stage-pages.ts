@@ -67,7 +67,7 @@ function scriptStart(text: string): number {
   return open ? open.index + open[0].length : text.length;
 }
 
-/** The page of an entry, as the pages beside it are written; null where none of them is written in a way that is known. */
+/** The page of an entry, as the pages beside it are written; null if none of them is written in a way that is known. */
 export function pageChange({ file, text, object, shift, script }: WrittenPages, entry: NewEntry): PageChange | null {
   const sourceOf = ({ value }: WrittenMember) => text.slice(value.start, value.end);
   const lazy = object.members.findLast((member) =>

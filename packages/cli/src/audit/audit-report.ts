@@ -11,7 +11,7 @@ export interface AuditReport {
   readonly pages: readonly { readonly url: string; readonly title: string }[];
   readonly findings: readonly ReportedFinding[];
   readonly notChecked: readonly UncheckedRule[];
-  /** How it differs from an earlier report, where it was held against one: then `findings` are those that are new. */
+  /** How it differs from an earlier report, where it was compared with one: then `findings` are those that are new. */
   readonly baseline?: BaselineComparison;
   readonly summary: { readonly error: number; readonly warning: number; readonly advice: number };
 }
@@ -25,7 +25,7 @@ export interface ReportedFinding extends AuditFinding {
   readonly width: number;
   /** What the page was in when it was found; `rest` for as it is loaded. */
   readonly state: string;
-  /** What to do on the first page to see it, at this width; empty for what is so as it is loaded. */
+  /** What to do on the first page to see it, at this width; empty for what applies when the page has loaded. */
   readonly steps?: readonly string[];
   /** What the page looked like; only in reports that are to be merged. */
   readonly picture?: Picture;
@@ -34,7 +34,7 @@ export interface ReportedFinding extends AuditFinding {
 }
 
 /**
- * A rule that could not be tried on some pages, and why. That is no pass.
+ * A rule that could not be tried on some pages, and why. That does not count as a pass.
  */
 export interface UncheckedRule {
   readonly rule: string;
@@ -45,7 +45,7 @@ export interface UncheckedRule {
 /** One file holds them all. */
 const mostPictures = 150;
 
-/** Rules of what stylesheets do: what is so of one item of a list is so of the others, and mended in one place. */
+/** Rules of what stylesheets do: what is so of one item of a list is so of the others, and fixed in one place. */
 const ofStyles: ReadonlySet<string> = new Set([
   ...['low-contrast', 'small-target', 'state-low-contrast', 'focus-not-shown', 'focus-hard-to-see', 'label-cut'],
   ...['text-spacing-breaks', 'large-text-breaks', 'labels-overlap', 'menu-outside-window', 'focus-order'],

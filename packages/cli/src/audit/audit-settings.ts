@@ -15,7 +15,7 @@ export interface AuditSettings {
   readonly tool: AuditReport['tool'];
   /** What the reader has set for all pages. Default: light. */
   readonly colorScheme?: 'light' | 'dark';
-  /** The site file that the pages are held against. */
+  /** The site file that the pages are compared with. */
   readonly site?: DefinedSite | null;
   /** This machine's part of the pages: the first of three is `{ index: 1, count: 3 }`. */
   readonly shard?: Shard | null;

@@ -112,7 +112,7 @@ export class AuditedPage {
     return this.options.window.call(name, ...given);
   }
 
-  /** Loads it anew, where anything was done to it: what was tried before must not count. */
+  /** Loads it again, where anything was done to it: what was tried before must not count. */
   async reload(): Promise<void> {
     this.#path.clear();
     if (!this.#isUsed) return;
@@ -180,7 +180,7 @@ export class AuditedPage {
     if (this.isWanted(probe)) this.options.findings.leaveOut(probe.id, this.options.url, reason);
   }
 
-  /** What an act does to the page; null where it cannot be done. */
+  /** What an act does to the page; null if it cannot be done. */
   async whatHappens(selector: string, act: () => Promise<unknown>): Promise<ActionOutcome | null> {
     let before: PageSnapshot | null = null;
     try {

@@ -53,7 +53,7 @@ describe('a report against an earlier one', () => {
 
   test('has what is new alone, and what is gone', () => {
     const before = report(finding('low-contrast'), finding('small-target'));
-    // The port of a server that is started anew is another one.
+    // The port of a server that is started again is another one.
     const known = finding('low-contrast', { pages: ['http://127.0.0.1:2/'] });
     const now = againstBaseline(
       { ...report(known, finding('dead-link')), pages: [{ url: 'http://127.0.0.1:2/', title: '' }] },

@@ -11,7 +11,7 @@ const criteria: readonly Criterion[] = [
   {
     id: '1.1.1',
     name: 'Non-text Content',
-    cannotTell: 'whether a text says what the picture shows; a link or button without any is told under 4.1.2',
+    cannotTell: 'whether a text says what the picture shows; a link or button without any is reported under 4.1.2',
   },
   {
     id: '1.3.1',
@@ -55,7 +55,7 @@ const criteria: readonly Criterion[] = [
   {
     id: '2.4.5',
     name: 'Multiple Ways',
-    cannotTell: 'whether a page is a step of a process; with a site file, pages that no menu leads to are told',
+    cannotTell: 'whether a page is a step of a process; with a site file, pages that no menu leads to are reported',
   },
   { id: '2.4.6', name: 'Headings and Labels', cannotTell: 'whether a label describes' },
   { id: '2.4.7', name: 'Focus Visible', cannotTell: 'more than one of each kind on a page' },

@@ -18,7 +18,7 @@ export interface AuditSiteOptions extends Partial<
  * Audits a site as the command does, from a test: every rule and every probe, in a browser of its own.
  *
  * @param address where to begin, such as `http://127.0.0.1:4310/`
- * @throws Failure with the code `no-browser` where there is none
+ * @throws Failure with the code `no-browser` if there is none
  * @example
  * const report = await auditSite('http://127.0.0.1:4310/', { pages: 10 });
  * report.findings.map(({ code, message }) => `${code}: ${message}`);

@@ -36,12 +36,12 @@ export class KnownPages {
     this.#known.add(address);
   }
 
-  /** The next one to be visited; null where there is none left. */
+  /** The next one to be visited; null if there is none left. */
   next(): string | null {
     return this.#queue.shift() ?? null;
   }
 
-  /** The address of the page that a link leads to, which is visited some time; null where it is not to be followed. */
+  /** The address of the page that a link leads to, which is visited some time; null if it is not to be followed. */
   follow({ href, label }: { readonly href: string; readonly label: string }): string | null {
     if (!URL.canParse(href)) return null;
     const url = new URL(href);

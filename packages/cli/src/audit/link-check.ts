@@ -53,7 +53,7 @@ export class LinkCheck {
     return { dead, silent, left: Math.max(0, this.#links.size - mostLinks) };
   }
 
-  /** Of the last answer within the origin; null where there is none in time. A redirect to elsewhere is not followed. */
+  /** Of the last answer within the origin; null if there is none in time. A redirect to elsewhere is not followed. */
   async statusOf(address: string): Promise<number | null> {
     const known = this.#statuses.get(address);
     if (known !== undefined) return known;

@@ -17,7 +17,7 @@ export function mergeReports(
   setExitCode(report, options.failOn);
 }
 
-/** What several found together; what more than one found is told once. */
+/** What several found together; what more than one found is reported once. */
 export function merged(reports: readonly AuditReport[]): AuditReport {
   return mergedWithPictures(reports).report;
 }

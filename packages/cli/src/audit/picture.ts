@@ -6,7 +6,7 @@ export interface Picture {
   readonly data: string;
   readonly width: number;
   readonly height: number;
-  /** Where the element is in it; null where it is not to be seen. */
+  /** Where the element is in it; null if it is not to be seen. */
   readonly frame: {
     readonly left: number;
     readonly top: number;
@@ -18,7 +18,7 @@ export interface Picture {
 /** How high a picture is at most, in CSS pixels. */
 const mostHeight = 320;
 
-/** A picture of the window as it is now, around an element; null where none could be taken. The page is not touched. */
+/** A picture of the window as it is now, around an element; null if none could be taken. The page is not touched. */
 export async function takePicture(page: Page, selector: string): Promise<Picture | null> {
   const size = page.viewportSize();
   if (!size) return null;

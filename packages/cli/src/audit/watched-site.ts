@@ -29,7 +29,7 @@ export class WatchedSite {
       for (;;) {
         await sleep(settling);
         const next = await this.#read();
-        // While a server starts anew, it answers nothing.
+        // While a server starts again, it answers nothing.
         if (isAlike(next, now) && next.size > 0) return !isStopped();
         now = next;
         if (isStopped()) return false;
@@ -51,7 +51,7 @@ export class WatchedSite {
   }
 }
 
-/** A short form of what an address answers; null where it does not. */
+/** A short form of what an address answers; null if it does not. */
 async function contentAt(address: string): Promise<string | null> {
   try {
     const response = await fetch(address, { signal: AbortSignal.timeout(5000) });

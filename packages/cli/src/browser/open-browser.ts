@@ -19,7 +19,7 @@ const remedy = 'Install Chromium, or name the program with --browser or CHROMIUM
 
 /**
  * The path of a Chromium: the one that is named, by an option or by `CHROMIUM_PATH`, else one where systems keep it; null
- * where there is none.
+ * if there is none.
  *
  * @throws Failure where one is named that cannot be run
  */
@@ -32,7 +32,7 @@ export function findBrowser(named = process.env['CHROMIUM_PATH']): string | null
 /**
  * Starts the browser, without a window.
  *
- * @throws Failure where there is none, or it does not start
+ * @throws Failure if there is none, or it does not start
  */
 export async function openBrowser(named?: string): Promise<Browser> {
   const executablePath = findBrowser(named);
@@ -45,7 +45,7 @@ export async function openBrowser(named?: string): Promise<Browser> {
     return await chromium.launch({
       executablePath,
       args: [...chromiumFacts.arguments, ...sandbox],
-      // Else the browser would end with the first Ctrl+C, and with it what was to be told of what has been found.
+      // Else the browser would end with the first Ctrl+C, and with it what was to be reported of what has been found.
       handleSIGINT: false,
     });
   } catch (error) {

@@ -9,8 +9,8 @@ import { printable } from '../printable.ts';
 /**
  * Serves a folder of pages to this machine alone.
  *
- * @param fallback the file that answers where there is none of the name, as for apps that make their pages themselves
- * @throws Failure where there is no such folder
+ * @param fallback the file that answers if there is none of the name, as for apps that make their pages themselves
+ * @throws Failure if there is no such folder
  * @example
  * const { url, close } = await serveFolder('dist', 'index.html');
  * const report = await auditSite(url);

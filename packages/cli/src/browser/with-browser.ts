@@ -4,7 +4,7 @@ import { openBrowser } from './open-browser.ts';
 import { serveFolder } from './serve-folder.ts';
 
 export interface BrowserOptions {
-  /** Of a folder: the page that answers where there is no file. */
+  /** Of a folder: the page that answers if there is no file. */
   readonly fallback?: string;
   /** The Chromium to use. */
   readonly browser?: string;
@@ -13,7 +13,7 @@ export interface BrowserOptions {
 /** What is given to those who work in the browser. */
 export interface Working {
   readonly browser: Browser;
-  /** Whether it is time to stop: what has been found so far is told then. */
+  /** Whether it is time to stop: what has been found so far is reported then. */
   readonly isStopped: () => boolean;
   /** Says how far it is, where somebody looks on. */
   readonly say: (text: string) => void;

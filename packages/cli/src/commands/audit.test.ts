@@ -141,7 +141,7 @@ describe('focus', () => {
   });
 });
 
-test('a shared header is told once, with all its pages, and a link that is dead with where it stands', async () => {
+test('a shared header is reported once, with all its pages, and a link that is dead with where it stands', async () => {
   const header =
     '<nav><ul><li><a href="/">Today</a></li><li><a href="/b">B</a></li><li><a href="/gone"></a></li></ul></nav>';
   const report = await auditOf(
@@ -172,7 +172,7 @@ test('nothing leaves the origin, and nothing is sent', async () => {
   expect(asked.filter((request) => !request.startsWith('GET /'))).toEqual([]);
   expect(asked).not.toContain('GET /logout');
   expect(asked).not.toContain('GET /x');
-  // Its script was not loaded, so what it may have done is not held against it.
+  // Its script was not loaded, so what it may have done is not compared with it.
   expect(report.notChecked.map(({ rule }) => rule)).toContain('toggle-does-nothing');
   expect(rulesIn(report)).not.toContain('toggle-does-nothing');
 });
@@ -209,7 +209,7 @@ test('a redirect to another origin is not followed, nor is a frame, a style or a
   expect(rulesIn(report)).toEqual([]);
 });
 
-test('a page that hangs and one that crashes are told, and the others are audited', async () => {
+test('a page that hangs and one that crashes are reported, and the others are audited', async () => {
   const links = '<nav><a href="/hanging">A</a><a href="/crash">B</a><a href="/b">D</a></nav>';
   const report = await auditOf(
     {
@@ -253,7 +253,7 @@ test('shards share the pages out, and together find what one run finds', async (
   expect(together.summary).toEqual(whole.summary);
 });
 
-test('a site is held against its site file', async () => {
+test('a site is compared with its site file', async () => {
   const site = defineSite({
     name: 'Marram Point',
     home: 'today',
@@ -470,7 +470,7 @@ describe('the command', () => {
     expect(isSarif.errors ?? []).toEqual([]);
   });
 
-  test('its report for looking is one file, shows where each is, and is itself sound', async () => {
+  test('its HTML report is one file, shows where each is, and is itself sound', async () => {
     const folder = site();
     const report = () => run('audit', folder, ...twoRules, '--format', 'html', '--out', place('report/index.html'));
     expect(report().status).toBe(2);

@@ -162,7 +162,7 @@ describe('a folder of pages', () => {
   const html = (title: string, body = '', head = '') =>
     `<!doctype html><html lang="en"><head><title>${title}</title>${head}</head><body>${body}</body></html>`;
 
-  test('is read without a word where nobody watches', () => {
+  test('is read without a word where no one watches', () => {
     write('quiet/index.html', html('Tides'));
     expect(run('convert', place('quiet'), '-').stderr).not.toContain('Reading');
   });

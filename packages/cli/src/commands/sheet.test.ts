@@ -313,7 +313,7 @@ interface Compared {
   readonly restore: () => void;
 }
 
-/** Puts a copy in the place of a part that is shown in a state: in the same room, shown in none, and to be used. */
+/** Puts a copy instead of a part that is shown in a state: in the same room, shown in none, and to be used. */
 function putInPlace({ key, state }: { readonly key: string; readonly state: string }): Compared {
   const rows = [...document.querySelectorAll(`tr[data-ft-sheet-key='${CSS.escape(key)}']`)];
   const find = rows[0]?.getAttribute('data-ft-find') ?? '';
@@ -329,7 +329,7 @@ function putInPlace({ key, state }: { readonly key: string; readonly state: stri
   const look = (element: Element) =>
     [undefined, '::before', '::after'].flatMap((pseudo) => {
       const style = getComputedStyle(element, pseudo);
-      // What is shown is a picture, which nobody can use; that alone must differ.
+      // What is shown is a picture, which no one can use; that alone must differ.
       const names = [...style].filter((name) => name !== 'interactivity');
       return names.map((name) => `${pseudo ?? ''} ${name}: ${style.getPropertyValue(name)}`);
     });
@@ -359,7 +359,7 @@ describe('what goes wrong', () => {
     await page.close();
   });
 
-  test('a theme with missing colors is told, in the sheet too', async () => {
+  test('a theme with missing colors is reported, in the sheet too', async () => {
     const theme = write(
       'theme.json',
       '{ "color": { "default": { "light": { "ink": { "$type": "color", "$value": "#102030" } } } } }',
@@ -445,7 +445,7 @@ test('pictures are named by component and state, and the same input gives the sa
   });
 });
 
-test('it is served from memory, and each load reads the site file anew', async () => {
+test('it is served from memory, and each load reads the site file again', async () => {
   const file = write('served.site.json', JSON.stringify(small));
   await whileServed({ file, menus: {} }, async (url) => {
     const first = await (await fetch(`${url}data.js`)).text();

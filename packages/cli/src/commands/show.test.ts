@@ -184,7 +184,7 @@ describe('bad input ends with 2, says where and what to do, and prints no answer
   });
 });
 
-test('an advisory problem is told, and the answer given', () => {
+test('an advisory problem is reported, and the answer given', () => {
   const site = { name: 'x', entries: [{ id: 'a', label: '{now}', href: '/' }] };
   const { status, stdout, stderr } = runOn(JSON.stringify(site));
   expect(status).toBe(0);
@@ -192,7 +192,7 @@ test('an advisory problem is told, and the answer given', () => {
   expect(stdout).toContain('{now}');
 });
 
-test('an audience that nothing is for is told', () => {
+test('an audience that nothing is for is reported', () => {
   expect(run('show', observatory, '--audience', 'ringers').stderr).toBe(
     'advice: no entry is for the audience "ringers".\n',
   );

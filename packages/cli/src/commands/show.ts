@@ -11,7 +11,7 @@ import { unknownPosition } from 'fair-trail/internal/core';
 
 /** What `fair-trail show` answers; its JSON output is exactly this. */
 export interface SiteAnswer {
-  /** The address asked about, as given; null where none was. */
+  /** The address asked about, as given; null if none was. */
   readonly url: string | null;
   readonly entry: string | null;
   readonly status: Position['status'];

@@ -22,7 +22,7 @@ test('each share that is asked for is one rule, however it is written', () => {
   expect([again.status, again.stderr]).toEqual([2, expect.stringContaining('[file-exists]')]);
 });
 
-test('a site that shares nothing out says so, and a wrong file is told as everywhere', () => {
+test('a site that shares nothing out says so, and a wrong file is reported as everywhere', () => {
   expect(run('styles', observatory)).toMatchObject({
     status: 0,
     stdout: '/* No entry of the site asks for a share of the row. */\n',

@@ -19,8 +19,8 @@ test('a pair that is too low is named with the nearest color that passes, and no
   const [, nearest] = /low +\d+\.\d\d of 4\.5 +ink-soft #aaaaaa.*make ink-soft (#[\da-f]{6})/u.exec(stdout) ?? [];
   expect(nearest).toBeDefined();
   expect(existsSync(out)).toBe(false);
-  const mended = write('mended.json', readFileSync(file, 'utf8').replace('#aaaaaa', nearest ?? ''));
-  expect(run('tokens', mended).status).toBe(0);
+  const fixed = write('fixed.json', readFileSync(file, 'utf8').replace('#aaaaaa', nearest ?? ''));
+  expect(run('tokens', fixed).status).toBe(0);
 });
 
 test('a theme from brand colors is written as tokens, and those as a stylesheet', () => {
@@ -46,7 +46,7 @@ test.each([
   expect([status, stderr]).toEqual([2, expect.stringContaining(expected)]);
 });
 
-test('what is wrong in a tokens file is told with its place', () => {
+test('what is wrong in a tokens file is reported with its place', () => {
   const file = write('wrong.json', '{\n  "color": { "default": { "light": {\n    "inc": { "$value": "#000" } } } }\n}');
   const { status, stderr } = run('tokens', file);
   expect(status).toBe(2);

@@ -227,7 +227,7 @@ describe('bad input is refused, with the place and the remedy', () => {
   test.each<[string, string[], number, string]>([
     ['a folder that is not there', ['--against', place('nowhere')], 2, '[file-missing]'],
     [
-      'nobody who answers',
+      'no one who answers',
       ['--against', 'http://127.0.0.1:9'],
       2,
       'Not one page of the site file is at http://127.0.0.1:9',

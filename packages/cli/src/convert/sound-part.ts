@@ -3,7 +3,7 @@ import { printable } from '../printable.ts';
 
 /** What can be used of a definition that a reader made. */
 export interface SoundPart {
-  /** Null where what is wrong cannot be taken out. */
+  /** Null if what is wrong cannot be taken out. */
   readonly site: DefinedSite | null;
   readonly problems: readonly Problem[];
   /** What was taken out, each with its reason. */
@@ -54,7 +54,7 @@ function takeOut(definition: Fields, { code, pointer, message }: Problem): strin
   if (code === 'unknown-entry') return '';
   const what = typeof value === 'string' ? `"${printable(value)}"` : 'what is below';
   const label = typeof entry?.['label'] === 'string' ? ` of "${printable(entry['label'])}"` : '';
-  // The pointers of the message are those of a file that nobody sees.
+  // The pointers of the message are those of a file that no one sees.
   const reason = code === 'duplicate-address' ? 'another page has the same address.' : printable(message);
   return `${what}${label}: ${reason}`;
 }

@@ -2,7 +2,7 @@ import { type DefinedSite, type SiteRecords, everyEntry } from 'fair-trail';
 import { everyMenuNode } from 'fair-trail/internal/core';
 import { printable } from '../printable.ts';
 
-/** A name that is in no entry is most likely misspelt, and would silently show what nobody in it sees. */
+/** A name that is in no entry is most likely misspelled, and would silently show what no one in it sees. */
 export function adviseAudiences(site: DefinedSite, audience: readonly string[]): void {
   const nodes = [...site.menus.values()].flatMap((menu) => [...everyMenuNode(menu)]);
   const actions = nodes.filter((node) => node.kind === 'action');

@@ -6,10 +6,10 @@ import { printable } from '../printable.ts';
 /** More than the largest sitemap that its protocol allows, and little enough to hold in memory several times. */
 const mostBytes = 64 * 1024 * 1024;
 
-/** How much is read at a time: of a pipe or a device, nobody knows the size before the end. */
+/** How much is read at a time: of a pipe or a device, no one knows the size before the end. */
 const chunkBytes = 1024 * 1024;
 
-/** @throws Failure where there is no file, it may not be read, or it is too large */
+/** @throws Failure if there is no file, it may not be read, or it is too large */
 export function readBytes(file: string): Buffer {
   const shown = printable(file);
   const chunks: Buffer[] = [];
@@ -34,7 +34,7 @@ export function readBytes(file: string): Buffer {
   }
 }
 
-/** What is at a path, links followed; null where there is nothing. @throws Failure where that cannot be known */
+/** What is at a path, links followed; null if there is nothing. @throws Failure where that cannot be known */
 export function kindOf(path: string): 'file' | 'folder' | null {
   try {
     const found = statSync(path, { throwIfNoEntry: false });
@@ -44,7 +44,7 @@ export function kindOf(path: string): 'file' | 'folder' | null {
   }
 }
 
-/** The bytes of a file as text, to see whether they have changed; null where there are none to be had. */
+/** The bytes of a file as text, to see whether they have changed; null if there are none available. */
 export function contentOf(file: string): string | null {
   try {
     return readFileSync(file, 'latin1');

@@ -16,7 +16,7 @@ interface OutputText extends OutputFile {
 interface ProjectOptions {
   readonly framework: Framework;
   readonly name: ProjectName;
-  /** The file of design tokens; null where the library's own theme is used. */
+  /** The file of design tokens; null if the library's own theme is used. */
   readonly tokens: string | null;
   /** The version of Fair Trail. */
   readonly version: string;

@@ -47,7 +47,7 @@ export function languageTag(written: string | null, leftOut: string[]): string |
   }
 }
 
-/** More in a list than this would be a menu that nobody reads. */
+/** More in a list than this would be a menu that no one reads. */
 const longestMenu = 12;
 
 /** The draft as a site file that a person can go on with. */

@@ -24,7 +24,7 @@ interface FolderPage {
  * Reads a folder of HTML pages: labels from titles and headings, sections from the pages' own breadcrumbs and up links,
  * or else from the folders; the order from next links, or else from the links of the page above.
  *
- * @param progress told how many pages have been read, and of how many
+ * @param progress called with how many pages have been read, and of how many
  */
 export function readFolder(folder: string, progress: (done: number, all: number) => void = () => undefined): Draft {
   const leftOut: string[] = [];
@@ -230,7 +230,7 @@ function parentOf(
   const { breadcrumbs, up } = page.facts;
   const trail = breadcrumbs.flatMap((link) => target(link, page.pathname, byPath) ?? []);
   const said = trail.findLast((one) => one !== page) ?? target(up, page.pathname, byPath);
-  // What lies right below the home page is at the top: nobody's section is the home page.
+  // What lies right below the home page is at the top: no one's section is the home page.
   if (said && said !== page) return said === home ? null : said;
   const stem = stemPage(page, byPath, home);
   if (stem) {

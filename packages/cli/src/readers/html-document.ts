@@ -38,7 +38,7 @@ export function* elementsIn(
   }
 }
 
-/** Elements whose text nobody reads as a part of what is around them. */
+/** Elements whose text no one reads as a part of what is around them. */
 const silent: ReadonlySet<string> = new Set(['script', 'style', 'template', 'noscript', 'svg']);
 
 /** The text of an element with its white space folded; that of an image is its alternative text. */

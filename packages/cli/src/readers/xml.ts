@@ -1,14 +1,14 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { Failure } from '../failure.ts';
 
-/** What a reader of XML is told, in the order of the file. Names are without their prefix. */
+/** What a reader of XML is reported, in the order of the file. Names are without their prefix. */
 export interface XmlHandler {
   open(name: string, attributes: Readonly<Record<string, string>>): void;
   text(text: string): void;
   close(name: string): void;
 }
 
-/** Elements within elements beyond this are no site map of anybody's. */
+/** Elements within elements beyond this are no site map of anyone's. */
 const mostLevels = 256;
 
 /** How much is handed to the parser at a time, so that it never holds a second copy of a large file. */

@@ -86,5 +86,5 @@ async function nameOf(session: CDPSession, index: number): Promise<ComputedName 
   return { table, row, role: String(node.role?.value ?? ''), name: String(node.name?.value ?? ''), states };
 }
 
-/** Of all that a browser knows of a node, what a reader is told. */
+/** What the sheet shows of a node in the browser's accessibility tree. */
 const statesTold: readonly string[] = ['expanded', 'selected', 'pressed', 'checked', 'disabled', 'hasPopup', 'level'];

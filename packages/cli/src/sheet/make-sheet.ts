@@ -80,7 +80,7 @@ async function writeSheet(
   }
 }
 
-/** What the browser tells of each part; null where it fails, which must not cost the sheet. */
+/** What the browser tells of each part; null if it fails, which must not cost the sheet. */
 async function askBrowser(url: string, named: string | undefined): Promise<ComputedNames | null> {
   const browser = await openBrowser(named);
   try {

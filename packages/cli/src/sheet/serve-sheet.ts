@@ -8,7 +8,7 @@ import type { OutputFile } from '../writers/write-files.ts';
 const types: Readonly<Record<string, string>> = { html: 'text/html', js: 'text/javascript', css: 'text/css' };
 
 /**
- * Serves a sheet to this machine alone. Each load of the page reads the files anew, so that an editor and a reload are all
+ * Serves a sheet to this machine alone. Each load of the page reads the files again, so that an editor and a reload are all
  * that it takes.
  *
  * @param port 0 for any that is free
@@ -49,7 +49,7 @@ export interface SheetResponse {
 }
 
 /**
- * The response to a request for a file of a sheet, of which the files are read anew.
+ * The response to a request for a file of a sheet, of which the files are read again.
  *
  * @param name of the file: `index.html`, or what that loads
  */

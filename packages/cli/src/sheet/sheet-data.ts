@@ -18,7 +18,7 @@ export interface SheetInput {
   readonly menus: SheetData['menus'];
 }
 
-/** Everything that goes into a sheet, read anew. */
+/** Everything that goes into a sheet, read again. */
 export interface SheetMaterial {
   readonly data: SheetData;
   /** The theme's custom properties, for the page around the specimens. */

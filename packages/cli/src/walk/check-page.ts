@@ -6,7 +6,7 @@ import { linksByKey, type SiteMenus } from './site-menus.ts';
 import { keyOf, pathOf, type ExpectedPage } from './expected-pages.ts';
 import { WalkNotes } from './walk-report.ts';
 
-/** What a page is held against. */
+/** What a page is compared with. */
 export interface WalkContext {
   readonly site: DefinedSite;
   readonly menus: SiteMenus;

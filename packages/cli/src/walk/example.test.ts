@@ -68,7 +68,7 @@ const someRecords = {
 const timeout = isWhole ? 3_600_000 : 240_000;
 
 describe('our own example is as its site file says', () => {
-  test('for everybody', { timeout }, async () => {
+  test('for everyone', { timeout }, async () => {
     const report = await walk('sound', '', isWhole ? {} : { only: part, records: someRecords });
     expect(told(report)).toEqual([]);
     expect(report.stops.length).toBeGreaterThanOrEqual(part.length);

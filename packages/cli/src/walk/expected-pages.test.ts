@@ -91,7 +91,7 @@ test('the pages of another language have its addresses, labels and titles', () =
   expect(keyOf(site, '/point/hides')).not.toBe(stops[1]?.key);
 });
 
-test('50 000 entries, and as many that are left out, are listed and told in one go', () => {
+test('50 000 entries, and as many that are left out, are listed and reported in one go', () => {
   const entries = Array.from({ length: 50_000 }, (_, index) => ({
     id: `p${index}`,
     label: `Page ${index}`,

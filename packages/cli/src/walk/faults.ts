@@ -67,7 +67,7 @@ export const faultKinds = {
   'not-by-mouse': {
     check: 'by mouse',
     title: 'The page cannot be reached through the menu with a mouse.',
-    remedy: 'Try it by hand; what stopped it is told.',
+    remedy: 'Try it by hand; what stopped it is reported.',
   },
   'not-by-keyboard': {
     check: 'by keyboard',
@@ -111,7 +111,7 @@ export const faultKinds = {
   },
   'unknown-not-handled': {
     check: 'unknown addresses',
-    title: 'An address that nobody made is answered as if it were a page.',
+    title: 'An address that no one made is answered as if it were a page.',
     remedy: 'Answer it with status 404 and a page that says so, with the menus in it and nothing marked as the page.',
   },
 } as const satisfies Readonly<Record<string, FaultKind>>;

@@ -44,7 +44,7 @@ export class SiteMenus {
     return this.#keys.get(name) ?? new Set();
   }
 
-  /** The menu of the site that a menu of a page shows; null where it is none of them. */
+  /** The menu of the site that a menu of a page shows; null if it is none of them. */
   nameOf(menu: MenuReading): string | null {
     if (menu.kind === 'breadcrumbs') return null;
     const found = [...linksByKey(this.#site, menu).keys()];

@@ -9,7 +9,7 @@ export interface VisitedPage {
   readonly stop: ExpectedPage;
   readonly title: string;
   readonly heading: string | null;
-  /** Null where it shows none. */
+  /** Null if it shows none. */
   readonly breadcrumbs: readonly string[] | null;
 }
 

@@ -40,7 +40,7 @@ export interface WalkReport {
   readonly language: string;
   readonly stops: readonly WalkedPage[];
   readonly faults: readonly WalkFault[];
-  /** What could not be tried, which is no pass. */
+  /** What could not be tried, which does not count as a pass. */
   readonly notJudged: readonly NotJudgedPart[];
   readonly summary: {
     readonly stops: number;
@@ -55,7 +55,7 @@ export type WalkedSite = Pick<WalkReport, 'tool' | 'site' | 'target' | 'language
 
 interface FaultDescription extends Pick<WalkFault, 'code' | 'blame' | 'message'> {
   readonly menu?: string;
-  /** How the visitor has come, where that was not by the page's address: what is so however they come is told once. */
+  /** How the visitor has come, where that was not by the page's address: what is so however they come is reported once. */
   readonly how?: string | undefined;
 }
 
@@ -64,7 +64,7 @@ export class WalkNotes {
   #faults: WalkFault[] = [];
   readonly #notJudged = new Map<string, NotJudgedPart>();
   readonly #judged = new Set<string>();
-  /** What has been told already, by code, page and message. */
+  /** What has been reported already, by code, page and message. */
   readonly #told = new Set<string>();
 
   get faults(): readonly WalkFault[] {
@@ -105,7 +105,7 @@ export class WalkNotes {
     this.#faults = this.#faults.filter((fault) => !isOfOther(fault));
   }
 
-  /** Puts what is known better in the place of a fault, or nothing where it is told as another. */
+  /** Puts what is known better instead of a fault, or nothing where it is reported as another. */
   revise(better: (fault: WalkFault) => WalkFault | null): void {
     this.#faults = this.#faults.flatMap((fault) => better(fault) ?? []);
   }
@@ -132,7 +132,7 @@ export class WalkNotes {
         checks: Object.fromEntries(outcomes) as WalkedPage['checks'],
       };
     });
-    // Several windows walk side by side; what is told is in the order of the site file.
+    // Several windows walk side by side; what is reported is in the order of the site file.
     const order = new Map(stops.map(({ address }, index) => [address, index]));
     const placeOf = ({ address }: WalkFault) => (address === null ? stops.length : (order.get(address) ?? 0));
     const faults = this.#faults.toSorted((one, other) => placeOf(one) - placeOf(other));

@@ -38,7 +38,7 @@ export class WalkWindow {
     });
   }
 
-  /** Goes to an address by itself, and answers how that was answered; null where nothing was. */
+  /** Goes to an address by itself, and answers how that was answered; null if nothing was. */
   async visit(address: string): Promise<{ readonly status: number; readonly isRefused: boolean } | null> {
     this.#status = null;
     try {
@@ -109,7 +109,7 @@ export class WalkWindow {
     return keyOf(this.#site, new URL(url)) === stop.key;
   }
 
-  /** With what status, since it was last asked; null where nothing has answered, or nobody had to. */
+  /** With what status, since it was last asked; null if nothing has answered, or no one had to. */
   #answered(): number | null {
     return this.#status;
   }

@@ -115,7 +115,7 @@ test('records that were not given are not walked, and no faults', async () => {
 });
 
 describe('faults in pages are found, and blamed on the pages', () => {
-  /** Faults of a menu that only its contract can see: nobody who walks presses Escape, looks at a name, or is narrow. */
+  /** Faults of a menu that only its contract can see: no one who walks presses Escape, looks at a name, or is narrow. */
   const unseen = new Set([
     'Escape is not heard',
     'focus is lost at Escape',
@@ -159,7 +159,7 @@ describe('faults in pages are found, and blamed on the pages', () => {
       'old-address-dead (page) reedbed: /reedbed leads to status 404.',
     ],
     [
-      'home for whatever nobody made',
+      'home for whatever no one made',
       (request, response) => {
         if (pages.has(request.url ?? '') || request.url === '/reedbed') sound(subjectDocument())(request, response);
         else response.writeHead(302, { Location: '/' }).end();
@@ -171,7 +171,7 @@ describe('faults in pages are found, and blamed on the pages', () => {
   });
 });
 
-test('home for whatever nobody made is seen where it is drawn late', async () => {
+test('home for whatever no one made is seen where it is drawn late', async () => {
   const script = `setTimeout(() => { document.body.innerHTML = ${JSON.stringify(subjectBody)}; ${subjectScript.replace("['Page not found', ['/']]", "['Today', []]")} }, 400);`;
   const listener: RequestListener = (_, response) => {
     response.writeHead(200, { 'Content-Type': 'text/html' }).end(subjectDocument({ body: '', script }));
@@ -181,7 +181,7 @@ test('home for whatever nobody made is seen where it is drawn late', async () =>
   );
 });
 
-describe('faults in the site file are told from faults in pages', () => {
+describe('faults in the site file are reported from faults in pages', () => {
   const changed = (change: (text: string) => string) =>
     JSON.parse(change(JSON.stringify(subjectSite))) as SiteDefinition;
   const document = sound(subjectDocument());
@@ -193,7 +193,7 @@ describe('faults in the site file are told from faults in pages', () => {
       'page-missing (site file) visit: It answers with status 404. The menus lead to /visit under its label.',
     ],
     [
-      'a page that nobody made',
+      'a page that no one made',
       { ...subjectSite, entries: [...subjectSite.entries, { id: 'log', label: 'Log', href: '/log' }] },
       'page-missing (site file) log: It answers with status 404. No menu leads to it.',
     ],
@@ -227,7 +227,7 @@ describe('faults in the site file are told from faults in pages', () => {
   });
 });
 
-test('a page that hangs costs no other, and is told', async () => {
+test('a page that hangs costs no other, and is reported', async () => {
   const hanging: RequestListener = (request, response) => {
     if (request.url !== '/tides') sound(subjectDocument())(request, response);
     else response.writeHead(200, { 'Content-Type': 'text/html' }).end(subjectDocument({ script: 'for (;;);' }));
@@ -337,7 +337,7 @@ describe('a site in two languages', () => {
       );
     };
 
-  test.concurrent('is walked in the one that is asked for, and the other is told', async () => {
+  test.concurrent('is walked in the one that is asked for, and the other is reported', async () => {
     const asked = new Set<string>();
     const listener = inTheirLanguage((position) => menuItems(site, 'main', { position }));
     const report = await walk(
@@ -372,7 +372,7 @@ describe('a site in two languages', () => {
   });
 });
 
-test('what was not tried is told, and is no pass', async () => {
+test('what was not tried is reported, and does not count as a pass', async () => {
   const entries: SiteDefinition['entries'] = [
     ...subjectSite.entries,
     { id: 'species-page', label: '{slug}', href: '/species/:slug', records: 'species' },

@@ -55,7 +55,7 @@ export class Walker {
     notes.tried(stop, 'kept by a reload');
     const after = await this.#reloaded(before);
     if (essence(this.#site, after) === essence(this.#site, before)) return;
-    // A page that was rendered before it was known who is looking gains menus late, and may have been read too early: then
+    // A page that was rendered before it was known who the visitor is gains menus late, and may have been read too early: then
     // it is what it has become that a reload must keep.
     if (this.#window.isAt(stop, after) && after.menus.length > before.menus.length) {
       const again = await this.#reloaded(after);
@@ -90,7 +90,7 @@ export class Walker {
     notes.fault(stop, { code: 'alias-differs', blame: 'page', message: `${address} shows ${found}.` });
   }
 
-  /** What is at an address where it is not what should be, in words; null where it is. */
+  /** What is at an address where it is not what should be, in words; null if it is. */
   async #foundInstead(
     address: string,
     isRight: (reading: PageReading) => boolean,
@@ -207,7 +207,7 @@ export class Walker {
   }
 
   /**
-   * An address that nobody made must not be answered as if it were a page.
+   * An address that no one made must not be answered as if it were a page.
    *
    * @param prefix what stands before the path of each page
    * @param home the heading of the home page

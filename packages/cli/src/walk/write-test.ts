@@ -134,7 +134,7 @@ describe.each(pages)('$address', ({ address, title, breadcrumbs = [], ways = {},
   });
 });
 
-test('an address that nobody made marks no page', async () => {
+test('an address that no one made marks no page', async () => {
   await visit(${quoted(`${prefixOf(site, language)}/no-such-page`)});
   for (const menu of ${list([...menus.values()].map(({ name }) => name).filter((name) => name !== ''))}) {
     if (!(await visitor.menus()).includes(menu)) continue;

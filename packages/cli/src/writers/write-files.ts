@@ -58,7 +58,7 @@ interface OutputTarget {
   readonly place: string;
   /** False for a device or a pipe, which is written to and not replaced. */
   readonly isFile: boolean;
-  /** The mode of the file that is there; null where there is none. */
+  /** The mode of the file that is there; null if there is none. */
   readonly mode: number | null;
   readonly draft: string;
   readonly backup: string;

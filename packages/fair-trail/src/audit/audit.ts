@@ -36,7 +36,7 @@ const fields =
 /** More of one page are not read. */
 const mostFields = 50;
 
-/** More places of one rule on one page are told as a number. */
+/** More places of one rule on one page are reported as a number. */
 const mostPlaces = 50;
 
 /**

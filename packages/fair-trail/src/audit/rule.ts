@@ -3,7 +3,7 @@ import { pageOf, type Report } from '../core/report.ts';
 /** How much a finding weighs: `error` hurts people for sure, `warning` is likely to, `advice` could be better. */
 export type RuleSeverity = 'error' | 'warning' | 'advice';
 
-/** Whether what is told is so in any reading of the page, or only in the likely one. */
+/** Whether what is reported is so in any reading of the page, or only in the likely one. */
 export type Certainty = 'sure' | 'likely';
 
 /** One thing that can be wrong with navigation: what it is, whom it affects, and how to fix it. */
@@ -86,7 +86,7 @@ export function toFinding(
   };
 }
 
-/** A rule that could not be tried, and why: that is no pass. */
+/** A rule that could not be tried, and why: That does not count as a pass. */
 export interface NotChecked {
   readonly rule: string;
   readonly reason: string;

@@ -6,7 +6,7 @@ const texts: Readonly<Record<ErrorCode, string>> = {
   'compiled-version':
     'This is not a site that this version of Fair Trail compiled. Compile it again: fair-trail compile <site file> --out <module>.',
   'origin-missing': 'Absolute addresses are needed here: give the site an "origin".',
-  'url-missing': 'Trail needs the property "url" where there is no window: give the address to render.',
+  'url-missing': 'Trail needs the property "url" if there is no window: give the address to render.',
   'trail-missing': 'This component needs a Trail around it: <Trail site={site}>…</Trail>.',
   'tabs-missing': 'This component needs Tabs around it: <Tabs tabs={tabs} label="…">…</Tabs>.',
   'navigation-missing': 'This browser has no Navigation API: use "browserHistory" or "windowHistory".',

@@ -69,7 +69,7 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
   ],
 };
 
-/** More of an address than this tells nobody anything. */
+/** More of an address than this tells no one anything. */
 const longestQuote = 120;
 
 export function warningText(code: WarningCode, subject: string): Pick<Report, 'message' | 'remedy'> {

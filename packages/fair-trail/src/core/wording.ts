@@ -59,11 +59,11 @@ export interface Wording {
   readonly offline: string;
   /** On the button that tries again. */
   readonly tryAgain: string;
-  /** In the place of records, or of a first page, that are on their way. */
+  /** Instead of records, or of a first page, that are on their way. */
   readonly loading: string;
-  /** In a menu, in the place of records that could not be had. */
+  /** In a menu, instead of records that could not be loaded. */
   readonly failed: string;
-  /** In a menu, in the place of records where there are none. */
+  /** In a menu, instead of records if there are none. */
   readonly empty: string;
 }
 

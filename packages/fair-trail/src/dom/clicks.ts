@@ -43,7 +43,7 @@ export function linkAround(event: Event): Element | null {
   return event.composedPath().find(isLink) ?? null;
 }
 
-/** Where a link leads; null where its address cannot be read. */
+/** Where a link leads; null if its address cannot be read. */
 export function linkUrl(link: Element): URL | null {
   const href = link.getAttribute('href') ?? link.getAttribute('xlink:href') ?? '';
   try {

@@ -8,7 +8,7 @@ export interface DisclosureParts {
   readonly panel: HTMLElement;
 }
 
-/** Tells an open disclosure's machine what happens around it; the answer ends that. */
+/** Sends what happens around an open disclosure to its machine. Returns a function that stops listening. */
 export function listenWhileExpanded(root: HTMLElement, send: (event: DisclosureEvent) => void): () => void {
   const partOf = (target: EventTarget | null) => (isNode(target) && root.contains(target) ? root : null);
   return listenForLeaving({ root, partOf, inner: false }, send);

@@ -5,7 +5,7 @@ const fieldSelector = '.ft-filter-field';
  * Follows a field that filters the list beside it: what is typed, and Escape, which clears it.
  *
  * @param root holds the field and the list
- * @param report told what stands in the field, whenever that is something else
+ * @param report called with what stands in the field, whenever that is something else
  * @returns a function that stops listening
  */
 export function followFilter(root: HTMLElement, report: (query: string) => void): () => void {

@@ -10,7 +10,7 @@ export interface FittedItem {
  * Watches which items of a bar's list fit into the room that there is, and which are behind its toggle.
  *
  * @param items the list's items, in its order
- * @param report told the keys of those that do not fit, whenever they are others
+ * @param report called with the keys of those that do not fit, whenever they are others
  * @returns a function that stops listening
  */
 export function watchFit(

@@ -9,7 +9,7 @@ export interface FoldKeep {
  * Watches which steps of a way have to be folded away for the rest to stand in one line.
  *
  * @param list of the steps
- * @param report told whenever others do
+ * @param report called whenever others do
  * @returns a function that stops listening
  */
 export function watchFold(list: HTMLElement, keep: FoldKeep, report: (fold: FoldRange | null) => void): () => void {
@@ -41,7 +41,7 @@ export function watchFold(list: HTMLElement, keep: FoldKeep, report: (fold: Fold
   };
 }
 
-/** About as wide as the button with its separator, where there is none to measure. In `em`. */
+/** About as wide as the button with its separator, if there is none to measure. In `em`. */
 const buttonEstimate = 3;
 
 /** What the steps take in one line. They are shown so for the moment of measuring, and nothing is drawn meanwhile. */

@@ -9,7 +9,7 @@ import { speculate } from './speculation.ts';
 export interface LinkActions {
   readonly go: (url: string, link: Element) => void;
   readonly prepare: (url: string) => void;
-  /** Told of an address that is too long for any server. */
+  /** Called for an address that is too long for any server. */
   readonly refuse: (url: string) => void;
   /** Tells of every change of the page, which may have brought other links. */
   readonly subscribe: (listener: () => void) => () => void;

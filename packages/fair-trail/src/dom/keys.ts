@@ -52,7 +52,7 @@ function targetInRow(menu: HTMLElement, from: HTMLElement, key: string): HTMLEle
  * Up, Down, Home and End along the links and buttons of a column that can be seen, and from the field above it into them.
  * They come on top of Tab, which goes everywhere by itself.
  *
- * @param root holds the list, and the field where there is one
+ * @param root holds the list, and the field if there is one
  * @returns a function that stops listening
  */
 export function listenForColumnKeys(root: HTMLElement, listSelector: string): () => void {

@@ -56,7 +56,7 @@ export function listenForLeaving({ root, partOf, inner }: Leaving, send: (event:
   root.addEventListener(
     'click',
     (event) => {
-      // With an action nobody goes elsewhere: the reader is back at what opened it.
+      // With an action no one goes elsewhere: the reader is back at what opened it.
       if (isElement(event.target) && event.target.closest('[data-ft-action]') && partOf(event.target) !== null) {
         send({ type: 'escape', focusWithin: true });
         return;

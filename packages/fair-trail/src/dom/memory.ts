@@ -4,7 +4,7 @@ import { type MemoryName, memoryKeys } from '../core/interaction/memory-keys.ts'
 export interface Memory {
   /** The same list for as long as nothing changes. */
   readonly names: () => readonly string[];
-  /** Remembers these in the place of all that `belongs` says yes to. */
+  /** Remembers these instead of all that `belongs` says yes to. */
   readonly replace: (belongs: (name: string) => boolean, names: readonly string[]) => void;
   /** Tells when what is remembered may have changed, by another tab too. */
   readonly subscribe: (listener: () => void) => () => void;
@@ -31,7 +31,7 @@ function createMemory(window: Window, key: string): Memory {
   const follow = (event: StorageEvent) => {
     if (event.key === key || event.key === null) change(readNames(window, key));
   };
-  /** While nobody listens, another tab may have said something. */
+  /** While no one listens, another tab may have said something. */
   const refresh = () => {
     if (listeners.size > 0 || isRefused) return;
     const stored = readNames(window, key);

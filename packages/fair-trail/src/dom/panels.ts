@@ -35,7 +35,7 @@ export function itemWithPanel(root: HTMLElement, target: EventTarget | null): HT
   return item && root.contains(item) ? item : null;
 }
 
-/** Tells the machine of a set of panels what happens around them; the answer ends that. */
+/** Sends what happens around a set of panels to its machine. Returns a function that stops listening. */
 export function listenWhileOpen(root: HTMLElement, send: (event: DisclosuresEvent) => void): () => void {
   return listenForLeaving({ root, partOf: (target) => itemWithPanel(root, target), inner: true }, send);
 }

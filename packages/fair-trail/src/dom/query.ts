@@ -3,7 +3,7 @@ import { queryPair } from '../core/site/encoding.ts';
 /** Any origin: only the query is looked at. */
 const base = 'https://query.invalid';
 
-/** The value of a key in an address's query; null where it is not there. */
+/** The value of a key in an address's query; null if it is not there. */
 export function queryValue(url: string, name: string): string | null {
   return new URL(url, base).searchParams.get(name);
 }

@@ -42,7 +42,7 @@ export function watchRoom(
   };
 }
 
-/** The width, in em, that the row would need for what sticks out of it; null where nothing does. */
+/** The width, in em, that the row would need for what sticks out of it; null if nothing does. */
 function neededRoom(row: HTMLElement): number | null {
   const style = getComputedStyle(row);
   const fontSize = Number.parseFloat(style.fontSize) || 16;

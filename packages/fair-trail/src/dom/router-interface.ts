@@ -30,7 +30,7 @@ export interface Router {
   navigate(url: string, options?: NavigateOptions): void;
   back(): void;
   forward(): void;
-  /** Keeps something with the current history entry, in the place of what was kept there. */
+  /** Keeps something with the current history entry, instead of what was kept there. */
   keepState(state: unknown): void;
   /** Asks this function before the page is left, until the answer is called. */
   guard(mayLeave: MayLeave): () => void;
@@ -47,7 +47,7 @@ export interface Presenter {
   describe(title: string): void;
   /** The document now shows the current state, or what there is of it. */
   drawn(): void;
-  /** Content of the page is on its way: the answer is called once it is there, or cannot be had. */
+  /** Content of the page is on its way: the answer is called once it is there, or is not available. */
   expect(): () => void;
   /** New content is in the document. `arrival` says how the reader is taken to it, if not as everywhere. */
   present(content: Element, arrival?: Arrival): void;

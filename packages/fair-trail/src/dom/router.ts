@@ -206,7 +206,7 @@ class BrowserRouter implements Router, Presenter {
     const { state, effects } = nextRouter(this.#settings.site, before, event);
     if (state === before && effects.length === 0) return;
     if (!this.#write(effects, link)) {
-      // The page agreed to be left for a place that cannot be gone to: that wish is over, and the next one is asked anew.
+      // The page agreed to be left for a place that cannot be gone to: that wish is over, and the next one is asked again.
       if (before.wish) this.#send({ type: 'answer', mayLeave: false });
       return;
     }

@@ -35,7 +35,7 @@ function focusFirst(panel: HTMLElement | null): void {
   (seen.find((element) => element.getAttribute('aria-current') === 'page') ?? seen[0])?.focus();
 }
 
-/** Tells an overlay's machine what happens around it while it is open; the answer ends that. */
+/** Sends what happens around an open overlay to its machine. Returns a function that stops listening. */
 export function listenWhileCovering(root: HTMLElement, send: (event: OverlayEvent) => void): () => void {
   const partOf = (target: EventTarget | null) => (isNode(target) && root.contains(target) ? root : null);
   return listenForLeaving({ root, partOf, inner: false }, send);
@@ -80,7 +80,7 @@ export function watchStanding(root: HTMLElement, report: (isNarrow: boolean) => 
 /**
  * Remembers where a gap of a list begins.
  *
- * @returns what moves focus to the first item that came into its place; null where the gap had no focus
+ * @returns what moves focus to the first item that came into its place; null if the gap had no focus
  */
 export function followGap(root: HTMLElement, { list, piece }: MoreEvent): (() => void) | null {
   const button = find(root, `[data-ft-more="${CSS.escape(`${list}/${piece}`)}"]`);
@@ -106,7 +106,7 @@ export function carryOutAnnex(
   else find(root, `[data-ft-item="${CSS.escape(effect.id)}"] > .ft-annex-trigger`)?.focus();
 }
 
-/** Tells when Escape is pressed in an annex, or on the item that it belongs to; the answer ends that. */
+/** Calls back when Escape is pressed in an annex, or on its item. Returns a function that stops listening. */
 export function listenForAnnexEscape(root: HTMLElement, send: (event: AnnexEvent) => void): () => void {
   const listening = new AbortController();
   root.addEventListener(

@@ -14,7 +14,7 @@ const rest: Readonly<Record<Eagerness, number | null>> = { immediate: 0, eager: 
 const mostAtOnce = 50;
 
 interface Speculation {
-  /** Looks for links in the document anew, where eagerness asks for that. */
+  /** Looks for links in the document again, where eagerness asks for that. */
   look(): void;
   /** Ends it and leaves nothing behind. */
   end(): void;

@@ -19,7 +19,7 @@ interface Addressing {
   readonly before: (location: LinkAddress) => string;
   /** How a link writes an address of the site. */
   readonly href: (url: string) => string;
-  /** The address of the site that a link means; null where the link is the browser's. */
+  /** The address of the site that a link means; null if the link is the browser's. */
   readonly address: (link: LinkAddress, document: LinkAddress, current: string) => string | null;
 }
 
@@ -46,7 +46,7 @@ const hashes: Addressing = {
 };
 
 /**
- * The browser's own session history: by the Navigation API where there is one, which can stop a change before it is
+ * The browser's own session history: by the Navigation API if there is one, which can stop a change before it is
  * seen, and by the History API elsewhere. Both behave alike.
  *
  * @example
@@ -69,7 +69,7 @@ export function windowHistory(window: Window): SessionHistory {
 /**
  * The same with the Navigation API (HTML standard, section 7.2.6).
  *
- * @throws TypeError where there is none
+ * @throws TypeError if there is none
  * @example
  * const history = 'navigation' in window ? navigationHistory(window) : windowHistory(window);
  */
@@ -118,7 +118,7 @@ class BrowserHistory implements SessionHistory {
   readonly #addressing: Addressing;
   readonly #navigation: Navigation | null;
   #index: number;
-  /** How many entries come after the current one; null where that cannot be known, as after a reload. */
+  /** How many entries come after the current one; null if that cannot be known, as after a reload. */
   #after: number | null;
   /** How many entries the browser counted when this was last known. */
   #length: number;
@@ -261,7 +261,7 @@ class BrowserHistory implements SessionHistory {
    * key.
    *
    * @param moved whether the browser has moved there, and was not there before
-   * @returns how far that is from the entry before; null where that is unknown
+   * @returns how far that is from the entry before; null if that is unknown
    */
   #adopt(moved: boolean): number | null {
     const kept = keptIn(this.#window.history.state);

@@ -4,7 +4,7 @@ import type { ListSource } from './list-source.ts';
 
 /** What an element takes its links from, as sources come and go. */
 export class ElementSource {
-  /** The author's list, where there is one and no site is around the element. */
+  /** The author's list, if there is one and no site is around the element. */
   list: ListSource | null = null;
   #current: TrailSource | null = null;
   #bare: TrailSource | null = null;

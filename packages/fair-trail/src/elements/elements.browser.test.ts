@@ -51,7 +51,7 @@ describe('where the site comes from', () => {
     await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
   });
 
-  test('a file that cannot be had, or is no site, is reported once, and what was there stays', async () => {
+  test('a file that is not available, or is no site, is reported once, and what was there stays', async () => {
     const codes: string[] = [];
     const noted = (event: Event) => {
       event.preventDefault();

@@ -11,7 +11,7 @@ import { addressOfWindow, followAddress, goTo } from './page-address.ts';
 /** One item of a list that the author has written, and the elements that it is made of. */
 interface OwnItem {
   readonly item: Element;
-  /** The link, button or text that comes first; null where it is text of the item itself. */
+  /** The link, button or text that comes first; null if it is text of the item itself. */
   readonly lead: Element | null;
   /** What stands around the lead and goes where the lead is replaced, such as `details`. */
   readonly frame: Element | null;
@@ -185,7 +185,7 @@ export class ListSource implements TrailSource {
     const href = link?.getAttribute('href') ?? '';
     // A link that leads nowhere is how lists without scripts name a group.
     if (!link || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) return { href: null, path: null };
-    // Resolved once: each part of a link's address is resolved anew, which takes longer than all else here.
+    // Resolved once: each part of a link's address is resolved again, which takes longer than all else here.
     const resolved = link.href;
     const own = resolved.startsWith(this.#start) ? resolved.slice(this.#start.length - 1) : null;
     const path = own === null || own.includes('#') ? null : pagePath(own.split('?')[0] ?? '');
@@ -209,7 +209,7 @@ function nameOf(lead: Element | null, content: readonly ChildNode[]): string {
  * The list that is written into an element, or that its attribute `list` names.
  *
  * @param content what the author has written into the element
- * @returns null where there is none: where there should be one, that is reported
+ * @returns null if there is none: where there should be one, that is reported
  */
 export function takeListIn(
   element: HTMLElement,

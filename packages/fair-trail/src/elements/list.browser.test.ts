@@ -156,7 +156,7 @@ test('a list elsewhere in the page is named by its id, and comes into the bar', 
   expect(document.querySelectorAll('nav')).toHaveLength(1);
 });
 
-test('breadcrumbs come from the list, where there is no site', async () => {
+test('breadcrumbs come from the list, if there is no site', async () => {
   write(`<trail-bar><nav aria-label="Main">${list}</nav></trail-bar><trail-breadcrumbs></trail-breadcrumbs>`);
   const way = page.getByRole('navigation', { name: 'Breadcrumbs' });
   await expect.element(way).toBeVisible();

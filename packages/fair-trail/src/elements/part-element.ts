@@ -72,7 +72,7 @@ export abstract class PartElement<
   /** Called when the element has been drawn, and with null when it is taken away. */
   protected drawn?(root: HTMLElement | null, options: PartOptions | null): void;
 
-  /** A list that the author has written into the element; null where it shows no list. */
+  /** A list that the author has written into the element; null if it shows no list. */
   protected takeList?(): ListSource | null;
 
   /** Draws an icon by its name. Default: the `template` with `slot="icon"` and that name in `data-name`. */

@@ -5,7 +5,7 @@ import { closestSite } from './closest-site.ts';
 /** Draws an icon by its name. */
 export type DrawIcon = (name: string) => Node | null | undefined;
 
-/** Slots that are drawn anew wherever they stand: a `template` says how. */
+/** Slots that are drawn again wherever they stand: a `template` says how. */
 const repeated: ReadonlySet<string> = new Set(['icon', 'separator', 'panel']);
 
 /** What a slot of a view is called where it stands for the content that is in no slot. */
@@ -42,7 +42,7 @@ export class SlottedContent {
     return (this.#nodes.get(name) ?? []).filter(isElement);
   }
 
-  /** What a part asks for an icon; undefined where nothing draws icons. */
+  /** What a part asks for an icon; undefined if nothing draws icons. */
   get icon(): ((name: string) => unknown) | undefined {
     return this.has('icon') ? (name) => this.#iconFor(name) ?? this.#rendered.has('icon') : undefined;
   }
@@ -96,7 +96,7 @@ export class SlottedContent {
     if (!repeated.has(slot.slot)) this.#nodes.set(slotName(slot), nodes);
   }
 
-  /** What goes into a slot of the view; undefined where the author has written nothing for it. */
+  /** What goes into a slot of the view; undefined if the author has written nothing for it. */
   fill(slot: ViewSlot): readonly ChildNode[] | undefined {
     const name = slotName(slot);
     if (name === 'icon') {

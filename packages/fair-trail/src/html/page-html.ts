@@ -147,7 +147,7 @@ type Slots = Readonly<Record<string, ((about: string) => string) | undefined>>;
  * Components that do something in a browser stand in their custom elements, which take them over as they are where
  * `fair-trail/elements` is loaded. Without it, every link is there and works.
  *
- * @param options the site, the address, and who is looking
+ * @param options the site, the address, and who the visitor is
  * @returns functions that write each component for this page
  * @example
  * const page = pageHtml({ site, url: '/hides' });

@@ -50,7 +50,7 @@ export class BreadcrumbsPart extends BasePart<BreadcrumbsPartOptions, Breadcrumb
     else this.options.trail.act(event.action);
   };
 
-  /** What the way is as schema.org's `BreadcrumbList`, in JSON; null where that is not wanted, or cannot be said. */
+  /** What the way is as schema.org's `BreadcrumbList`, in JSON; null if that is not wanted, or cannot be said. */
   structuredData(options: BreadcrumbsPartOptions): string | null {
     const { site } = options.trail;
     return options.structuredData === true && site.origin !== null ? breadcrumbJsonLd(site, stepsOf(options)) : null;

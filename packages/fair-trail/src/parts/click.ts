@@ -5,7 +5,7 @@ import { isPlainClick } from '../dom/clicks.ts';
 export type Click = Pick<MouseEvent, 'button' | 'metaKey' | 'ctrlKey' | 'shiftKey' | 'altKey' | 'preventDefault'>;
 
 /**
- * What a click on an element of a view does; undefined where that is the browser's alone. On a link, a click that the
+ * What a click on an element of a view does; undefined if that is the browser's alone. On a link, a click that the
  * browser would follow in this tab reports the event instead; any other stays the browser's.
  */
 export function clickListener<Event>(

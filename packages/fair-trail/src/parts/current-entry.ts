@@ -11,7 +11,7 @@ export interface CurrentEntry<Params = Readonly<Record<string, string>>> {
   readonly label: string;
   /** The params of the entry's own address, percent-decoded. */
   readonly params: Params;
-  /** The record that the params name; null where there is none, or none is known yet. */
+  /** The record that the params name; null if there is none, or none is known yet. */
   readonly record: SiteRecord | null;
 }
 

@@ -23,7 +23,7 @@ export interface EntryLinkOptions {
 export interface EntryLink {
   readonly options: EntryLinkOptions;
   readonly entry: Entry | undefined;
-  /** Null where the site has no such entry, or its address cannot be written with these params. */
+  /** Null if the site has no such entry, or its address cannot be written with these params. */
   readonly path: string | null;
   /** What the link says where it has no content. */
   readonly label: string;

@@ -1,6 +1,6 @@
 /** What a page's loader is given. */
 export interface LoadRequest {
-  /** Aborted when nobody waits for the page any longer. */
+  /** Aborted when no one waits for the page any longer. */
   readonly signal: AbortSignal;
 }
 
@@ -26,7 +26,7 @@ export class LazyPage<Page> {
   /**
    * Loads the page, unless that has happened or is under way. After a failure, it is tried again.
    *
-   * @param signal ends the waiting; the load itself is aborted when nobody is left who waits for it
+   * @param signal ends the waiting; the load itself is aborted when no one is left who waits for it
    */
   load(signal?: AbortSignal): Promise<Page> {
     if (this.#page !== null) return Promise.resolve(this.#page);

@@ -1,6 +1,6 @@
 import type * as development from './name-checks.ts';
 
-/** A production build checks no names: nobody who reads its console could correct them. */
+/** A production build checks no names: no one who reads its console could correct them. */
 export const namesIn: typeof development.namesIn = () => [];
 export const menuNameIn: typeof development.menuNameIn = () => [];
 export const checkNames: typeof development.checkNames = () => undefined;

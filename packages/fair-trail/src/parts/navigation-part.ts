@@ -23,7 +23,7 @@ export interface NavigationPart<Options, State, Event> {
   /** Takes what an element of the view reports. */
   readonly send: (event: Event) => void;
   /**
-   * What to draw: the same object for as long as nothing in it changes. Null where there is nothing to draw.
+   * What to draw: the same object for as long as nothing in it changes. Null if there is nothing to draw.
    *
    * @param state Default: the state now
    */
@@ -113,7 +113,7 @@ export abstract class BasePart<Options extends object, State, Event>
     if (this.#isDrawn) for (const act of this.#waiting.splice(0)) act();
     this.update?.(options, last);
     if (!this.#isDrawn || !this.root) return;
-    // In another document, such as that of a window that the app has opened, all that listens begins anew.
+    // In another document, such as that of a window that the app has opened, all that listens begins again.
     if (this.#document !== this.root.ownerDocument) this.#runs.stop();
     this.#document = this.root.ownerDocument;
     this.run?.(this.root, this.#runs);

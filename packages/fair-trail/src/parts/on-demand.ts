@@ -1,5 +1,5 @@
 /**
- * Starts something whose code is loaded only where it is used, so that nobody else pays for it. What could not be loaded
+ * Starts something whose code is loaded only where it is used, so that no one else pays for it. What could not be loaded
  * is reported to the window, as any error of a script is, and what it would have added is missing.
  *
  * @param load imports the code

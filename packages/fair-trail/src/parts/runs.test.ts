@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { Runs } from './runs.ts';
 
-test('one of a name runs at a time, anew for other values, and nothing after the end', () => {
+test('one of a name runs at a time, again for other values, and nothing after the end', () => {
   const values = fc.option(fc.array(fc.option(fc.integer({ min: 0, max: 2 })), { minLength: 1, maxLength: 2 }));
   fc.assert(
     fc.property(fc.array(fc.record({ name: fc.constantFrom('a', 'b'), values })), (steps) => {

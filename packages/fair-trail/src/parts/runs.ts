@@ -8,7 +8,7 @@ export class Runs {
   readonly #running = new Map<string, Run>();
 
   /**
-   * Keeps something running for as long as these values are the same; with others it is stopped and started anew.
+   * Keeps something running for as long as these values are the same; with others it is stopped and started again.
    *
    * @param name distinguishes it from what else the part runs
    * @param values null, or a list that holds null, for it not to run now

@@ -300,7 +300,7 @@ function annexOptions(options: SidebarPartOptions) {
 
 /** The keys of the items that open in an annex. Without marks they are the same items at every address. */
 function annexKeys({ atRest }: { readonly atRest: readonly MenuItem[] }, ids: readonly string[]): ReadonlySet<string> {
-  // By what the list of ids says, since an app may well make it anew for each drawing.
+  // By what the list of ids says, since an app may well make it again for each drawing.
   return ids.length === 0 ? noKeys : knownAnnexKeys(atRest, ids.join('\n'));
 }
 

@@ -3,7 +3,7 @@ import type { Position } from '../core/site/locate.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import { LazyPage } from './lazy-page.ts';
 
-/** What a framework shows as a page, as a layout around pages, and in the place of a page that failed. */
+/** What a framework shows as a page, as a layout around pages, and instead of a page that failed. */
 export interface StageComponents<Page, Layout, Failed> {
   /** The pages, by their entries' ids. */
   readonly pages: Readonly<Record<string, Page | LazyPage<Page>>>;
@@ -72,7 +72,7 @@ function pageAt<Page>(
 ): Page | LazyPage<Page> {
   if (!entry || status !== 'exact') return settings.notFound;
   const own = Object.hasOwn(settings.pages, entry.id) ? settings.pages[entry.id] : undefined;
-  // While it is not known who is looking, a page for some is shown to nobody, and refused to nobody.
+  // While it is not known who the visitor is, a page for some is shown to no one, and refused to no one.
   const access = mayAccess(entry, audience);
   if (access === null) return settings.waiting;
   if (!access) return settings.denied;

@@ -17,7 +17,7 @@ export interface Surroundings {
   readonly records: SiteRecords;
   readonly badges: Badges;
   readonly wording: Wording;
-  /** Null where the address is given from outside: there another router is in charge. */
+  /** Null if the address is given from outside: there another router is in charge. */
   readonly router: Router | null;
   /** Goes to an address, whichever router is in charge. */
   readonly navigate: (url: string, options?: NavigateOptions) => void;
@@ -48,7 +48,7 @@ export function fixedLocation(location: TrailLocation): LocationSource {
   return { read: () => location, subscribe: noListening };
 }
 
-/** What an app says of its site and of who is looking. */
+/** What an app says of its site and of who the visitor is. */
 export interface GivenSurroundings {
   readonly site: Site;
   readonly audience?: Audience | undefined;

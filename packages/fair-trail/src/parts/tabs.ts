@@ -147,7 +147,7 @@ function machineOf({ tabs, activation = 'automatic' }: TabsPartOptions, { machin
   return nextTabs({ ...machine, activation }, { type: 'tabs', tabs, focusWithin: false }).state;
 }
 
-/** The tab that the app or the address asks for; null where neither does. */
+/** The tab that the app or the address asks for; null if neither does. */
 function wantedBy({ selected, linkedTo, initial, url }: TabsPartOptions): string | null {
   const linked = typeof linkedTo === 'object' ? queryValue(url, linkedTo.query) : linkedTo ? hashValue(url) : null;
   return selected ?? linked ?? initial ?? null;

@@ -5,7 +5,7 @@ const nothing = () => () => undefined;
 
 /**
  * What the app keeps with the current history entry, and a function that keeps something else. It is there again after
- * Back, Forward and a reload. Undefined where nothing is kept.
+ * Back, Forward and a reload. undefined if nothing is kept.
  *
  * @example
  * function Gallery() {

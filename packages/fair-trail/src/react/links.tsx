@@ -18,7 +18,7 @@ export interface LinkSlotProps extends AnchorHTMLAttributes<HTMLAnchorElement> {
 export type LinkSlot = ComponentType<LinkSlotProps>;
 
 export interface Links {
-  /** Null where the browser's own element is used. */
+  /** Null if the browser's own element is used. */
   readonly link: LinkSlot | null;
   /** How a link writes an address of the site. */
   readonly href: (url: string) => string;

@@ -36,7 +36,7 @@ export function PrintedView<Event>(props: PrintedViewProps<Event>): ReactNode {
 
 const ignore = () => undefined;
 
-/** A view by itself, that reports to nobody. */
+/** A view by itself, that reports to no one. */
 export function DrawnView({
   view,
   slots,
@@ -57,7 +57,7 @@ export interface PartProps extends HTMLAttributes<HTMLElement> {
 }
 
 /**
- * One part of the component around it, wherever the app's own markup wants it. Nothing where there is none now.
+ * One part of the component around it, wherever the app's own markup wants it. Nothing if there is none now.
  *
  * @example
  * <Navbar>

@@ -46,7 +46,7 @@ const runLength = 40;
 export interface PrinterSettings<Event> {
   /** Takes what an element reports. */
   readonly send: (event: Event) => void;
-  /** Draws an icon by its name; undefined where the app draws none. */
+  /** Draws an icon by its name; undefined if the app draws none. */
   readonly icon: ((name: string) => ReactNode) | undefined;
   readonly links: Links;
 }

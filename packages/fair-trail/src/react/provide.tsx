@@ -12,7 +12,7 @@ import { LinksContext, type LinkSlot } from './links.tsx';
 import { LocationContext, PresenterContext, SurroundingsContext } from './trail-context.ts';
 import { useStable } from './use-stable.ts';
 
-/** What an app says of its site and of who is looking. */
+/** What an app says of its site and of who the visitor is. */
 export interface SharedProps {
   readonly site: Site;
   /** The audiences that the visitor is in, or `unknown` while the app does not know yet. Default: none. */

@@ -145,7 +145,7 @@ export const labPages: StagePages = {
   second: ChapterPage,
 };
 
-/** What the last drawn lab was given and told. */
+/** What the last drawn lab was given and reported. */
 export const lab: { navigate: (url: string) => void; back: () => void; warnings: Warning[] } = {
   navigate: () => undefined,
   back: () => undefined,

@@ -55,7 +55,7 @@ test.each(histories.slice(0, 2))(
     let focused: string | null = null;
     const here = (): Place => way[index] ?? { url: 'nowhere', scroll: 0, link: null };
 
-    /** Comes after a while, and each time anew, so that it can be overtaken. */
+    /** Comes after a while, and each time again, so that it can be overtaken. */
     const slow = () =>
       lazyPage(async ({ signal }) => {
         await new Promise((resolve) => setTimeout(resolve, 30));

@@ -188,7 +188,7 @@ describe('a page that is loaded when it is needed', () => {
     expect(loads.length).toBe(1);
   });
 
-  test('says that it is on its way where there is no last one', async () => {
+  test('says that it is on its way if there is no last one', async () => {
     const { page: tides, loads } = controlledPage();
     mount(<Lab history={memoryHistory('/tides')} pages={{ tides }} />);
     await expect.element(main()).toHaveTextContent('Loading…');
@@ -211,7 +211,7 @@ describe('a page that is loaded when it is needed', () => {
     expect([shownMarks(), document.title]).toEqual([['Hides'], 'Hides · Lab']);
   });
 
-  test('that cannot be had says so, keeps the way to others, and can be tried again', async () => {
+  test('that is not available says so, keeps the way to others, and can be tried again', async () => {
     const { page: tides, loads } = controlledPage();
     mount(<Lab history={memoryHistory('/')} pages={{ tides }} eagerness={null} />);
     await inMenu('Tides').click();
@@ -224,7 +224,7 @@ describe('a page that is loaded when it is needed', () => {
     await expect.element(heading('Tides')).toHaveFocus();
   });
 
-  test('that could not be had is asked for again when one comes back to it', async () => {
+  test('that could not be loaded is asked for again when one comes back to it', async () => {
     const { page: tides, loads } = controlledPage();
     mount(<Lab history={memoryHistory('/')} pages={{ tides }} eagerness={null} />);
     await inMenu('Tides').click();

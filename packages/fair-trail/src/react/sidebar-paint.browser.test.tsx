@@ -90,7 +90,9 @@ test('without scripts, a long label widens the sidebar no more than with them', 
   document.documentElement.removeAttribute(scriptedAttribute);
   const long = defineSite({
     name: 'Marram Point',
-    entries: [{ id: 'desk', label: 'The ringing desk behind the lantern room, for wardens and for guests', href: '/desk' }],
+    entries: [
+      { id: 'desk', label: 'The ringing desk behind the lantern room, for wardens and for guests', href: '/desk' },
+    ],
     menus: { main: ['desk'] },
   });
   print(

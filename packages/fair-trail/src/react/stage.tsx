@@ -152,7 +152,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
     () =>
       router?.preparing((next) => {
         const { page } = contentAt(next, latest.current.audience, latest.current.settings, latest.current.outer);
-        // A failure is told once the page is asked for, and then it is tried again.
+        // A failure is reported once the page is asked for, and then it is tried again.
         if (page instanceof LazyPage) page.load().catch(() => undefined);
       }),
     [router],

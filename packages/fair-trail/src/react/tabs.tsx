@@ -97,7 +97,7 @@ export interface TabProps extends HTMLAttributes<HTMLElement> {
 }
 
 /**
- * One tab, with content of its own. Nothing where there is no tab of that id.
+ * One tab, with content of its own. Nothing if there is no tab of that id.
  *
  * @example
  * <Tabs tabs={[{ id: 'map', label: 'Map' }]} label="Hide">

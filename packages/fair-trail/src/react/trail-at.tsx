@@ -31,7 +31,7 @@ export interface TrailAtProps extends TrailAtOptions {
 }
 
 /**
- * Gives the components within it the site, the position at an address, and who is looking. It is for an app whose address
+ * Gives the components within it the site, the position at an address, and who the visitor is. It is for an app whose address
  * something else decides: a router that the app has already, or a server. It loads no router.
  *
  * @example

@@ -12,7 +12,7 @@ export const SurroundingsContext = createContext<Surroundings | null>(null);
 
 export const LocationContext = createContext<LocationSource | null>(null);
 
-/** Whom the parts that show content tell about it; null where another router is in charge. */
+/** Whom the parts that show content tell about it; null if another router is in charge. */
 export const PresenterContext = createContext<(Router & Presenter) | null>(null);
 
 /** A server has no layout to wait for, and says so in its log where one tries. */

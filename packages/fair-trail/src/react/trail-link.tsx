@@ -32,7 +32,7 @@ export const TrailLink = forwardRef<HTMLAnchorElement, TrailLinkProps>(function 
   const trail = useSurroundings();
   const links = useContext(LinksContext);
   const language = useLocationPart(({ position }) => position.language);
-  // An app writes the params anew for each drawing: what they say is what counts.
+  // An app writes the params again for each drawing: what they say is what counts.
   const written = params && JSON.stringify(params);
   const link = useMemo(
     () => entryLink(trail, { entry, params, search, hash }, language),

@@ -28,7 +28,7 @@ export interface TrailProps extends TrailAtOptions {
 }
 
 /**
- * Gives the components within it the site, the position in it, and who is looking; and takes the visitor from page to
+ * Gives the components within it the site, the position in it, and who the visitor is; and takes the visitor from page to
  * page, with a router of its own.
  *
  * Beside a router that the app has, use `TrailAt`: an app that does so loads no router of ours.

@@ -18,7 +18,7 @@ import { useBrowserLayoutEffect } from './trail-context.ts';
 export interface UsedPart<Part, State, Event> {
   readonly part: Part;
   readonly state: State;
-  /** Null where there is nothing to draw. */
+  /** Null if there is nothing to draw. */
   readonly view: ViewElement<Event> | null;
   readonly printer: Printer<Event>;
   /** For the outermost element of the view. */

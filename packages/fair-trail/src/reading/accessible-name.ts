@@ -21,7 +21,7 @@ const namedByContent: ReadonlySet<string> = new Set([
 ]);
 
 /**
- * The name that assistive technology is told (Accessible Name and Description Computation 1.2, section 4.3): what the
+ * The name that assistive technology is given (Accessible Name and Description Computation 1.2, section 4.3): what the
  * element is labelled by, else its label, else what HTML names it by, else what is in it, else its title.
  *
  * @param isThere what of its content counts. Default: what is exposed
@@ -74,7 +74,7 @@ function referenced(element: Element, ids: string, { visited, isThere }: Reading
     .join(' ');
 }
 
-/** What HTML itself names an element by (HTML Accessibility API Mappings, section 4.1); null where that is its content. */
+/** What HTML itself names an element by (HTML Accessibility API Mappings, section 4.1); null if that is its content. */
 function htmlName(element: Element, reading: Reading): string | null {
   switch (element.localName) {
     case 'img':

@@ -1,4 +1,4 @@
-/** The address that a link leads to; null where it has none that can be read. */
+/** The address that a link leads to; null if it has none that can be read. */
 export function resolved(link: HTMLAnchorElement, url: URL): URL | null {
   const href = link.getAttribute('href');
   if (href === null) return null;

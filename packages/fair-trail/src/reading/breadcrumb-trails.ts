@@ -11,7 +11,7 @@ export interface BreadcrumbTrail {
 export interface BreadcrumbLink {
   readonly label: string;
   readonly link: HTMLAnchorElement | null;
-  /** Where it leads; null where it is no link, or its address cannot be read. */
+  /** Where it leads; null if it is no link, or its address cannot be read. */
   readonly place: URL | null;
   readonly isCurrent: boolean;
 }
@@ -71,8 +71,5 @@ const around = new RegExp(`^${separators}|${separators}$`, 'gu');
 export function labelOf(element: Element): string {
   const copy = element.cloneNode(true) as Element;
   for (const part of copy.querySelectorAll('ul, ol, button')) part.remove();
-  return copy.textContent
-    .replaceAll(/\s+/gu, ' ')
-    .replaceAll(around, '')
-    .trim();
+  return copy.textContent.replaceAll(/\s+/gu, ' ').replaceAll(around, '').trim();
 }

@@ -34,7 +34,7 @@ export function expandedOf(element: Element): boolean | null {
   return popover ? isPopoverOpen(popover) : null;
 }
 
-/** What a control says that it opens; null where it says nothing that can be found. */
+/** What a control says that it opens; null if it says nothing that can be found. */
 export function targetOf(control: Element): Element | null {
   if (control.localName === 'summary') return control.parentElement;
   const id = ['aria-controls', 'popovertarget', 'commandfor']

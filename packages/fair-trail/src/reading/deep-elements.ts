@@ -26,7 +26,7 @@ const hasShadows = askedOnce((root: ParentNode): boolean => {
   return isHost || [...root.querySelectorAll('*')].some((element) => shadowOf(element) !== null);
 });
 
-/** More of one menu, or of one page, are not looked at: nobody uses them. */
+/** More of one menu, or of one page, are not looked at: no one uses them. */
 export const mostLinks = 5000;
 
 /** The links of HTML in it that have an address, also areas of image maps, in the order of the document: the first 5000. */

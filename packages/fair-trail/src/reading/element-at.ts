@@ -8,12 +8,12 @@ export function numberOf(element: Element): number {
   return elements.numberOf(element);
 }
 
-/** The element of a number of `numberOf`; null where it is gone. */
+/** The element of a number of `numberOf`; null if it is gone. */
 export function elementOf(number: number): HTMLElement | null {
   return elements.at(number);
 }
 
-/** The element that a selector of `selectorOf` finds, also in shadow roots; null where it is gone. */
+/** The element that a selector of `selectorOf` finds, also in shadow roots; null if it is gone. */
 export function elementAt(selector: string): HTMLElement | null {
   let root: Document | ShadowRoot | null = document;
   let found: Element | null = null;
@@ -24,7 +24,7 @@ export function elementAt(selector: string): HTMLElement | null {
   return found as HTMLElement | null;
 }
 
-/** Where focus is, also in shadow roots; null where it is nowhere, which is on the page itself. */
+/** Where focus is, also in shadow roots; null if it is nowhere, which is on the page itself. */
 export function activeElement(of: Document = document): Element | null {
   let active: Element | null = of.activeElement;
   for (let inner = active && shadowOf(active)?.activeElement; inner; inner = shadowOf(inner)?.activeElement) {

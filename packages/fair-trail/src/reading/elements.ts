@@ -1,4 +1,4 @@
-/** Elements by number: what is told of a page goes through a wire, and an element does not. */
+/** Elements by number: what is reported of a page goes through a wire, and an element does not. */
 export class Elements {
   readonly #numbers = new WeakMap<Element, number>();
   readonly #elements: WeakRef<Element>[] = [];
@@ -11,7 +11,7 @@ export class Elements {
     return number;
   }
 
-  /** Null where it has gone from the page. */
+  /** Null if it has gone from the page. */
   at(number: number): HTMLElement | null {
     const element = this.#elements[number]?.deref();
     return element?.isConnected === true ? (element as HTMLElement) : null;

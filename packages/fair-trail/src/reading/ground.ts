@@ -17,7 +17,7 @@ interface Layer {
 }
 
 /**
- * What an element is painted on; null where that is not known for sure: pictures, filters, and what has a place of its own
+ * What an element is painted on; null if that is not known for sure: pictures, filters, and what has a place of its own
  * over anything.
  */
 export function groundOf(element: Element): Ground | null {

@@ -68,7 +68,7 @@ function told({ name, link, control, current, isShown, items }: FoundItem): Item
   return { name, link, control, current, isShown, items: items.map(told) };
 }
 
-/** The steps of the way to the page; null where it shows none. */
+/** The steps of the way to the page; null if it shows none. */
 export function breadcrumbsOf(document: Document): readonly BreadcrumbReading[] | null {
   const [trail] = breadcrumbTrails(document, new URL(document.URL));
   if (!trail) return null;

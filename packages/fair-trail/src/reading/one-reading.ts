@@ -1,4 +1,4 @@
-/** What has been found out of nodes in the reading that goes on, by what was asked; null where none does. */
+/** What has been found out of nodes in the reading that goes on, by what was asked; null if none does. */
 let known: Map<unknown, Map<ParentNode, unknown>> | null = null;
 
 /**
@@ -18,7 +18,7 @@ export function inOneReading<Answer>(read: () => Answer): Answer {
   }
 }
 
-/** A question about elements, or documents, that is answered once for each in one reading, and anew outside of any. */
+/** A question about elements, or documents, that is answered once for each in one reading, and again outside of any. */
 export function askedOnce<Answer, Asked extends ParentNode = Element>(
   find: (of: Asked) => Answer,
 ): (of: Asked) => Answer {

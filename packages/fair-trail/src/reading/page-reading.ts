@@ -3,15 +3,15 @@ export interface PageReading {
   /** The whole address. */
   readonly url: string;
   readonly title: string;
-  /** The first heading of the page's main content, or of the page; null where there is none. */
+  /** The first heading of the page's main content, or of the page; null if there is none. */
   readonly heading: string | null;
   readonly menus: readonly MenuReading[];
   /** Buttons outside of menus that say of themselves that they open something, or are called so. */
   readonly controls: readonly ControlReading[];
   readonly tablists: readonly TablistReading[];
-  /** The steps of the way to the page; null where it shows none. */
+  /** The steps of the way to the page; null if it shows none. */
   readonly breadcrumbs: readonly BreadcrumbReading[] | null;
-  /** What has focus; null where nothing has, or the page itself. */
+  /** What has focus; null if nothing has, or the page itself. */
   readonly focus: FocusReading | null;
 }
 
@@ -22,7 +22,7 @@ export interface MenuReading {
   readonly name: string;
   /** `list`: links that stand together in no landmark. */
   readonly kind: 'navigation' | 'breadcrumbs' | 'list';
-  /** What opens and closes the whole of it; null where there is nothing of the kind. */
+  /** What opens and closes the whole of it; null if there is nothing of the kind. */
   readonly toggle: ControlReading | null;
   readonly items: readonly ItemReading[];
   /** Whether nothing that takes focus comes after it: then Tab leads from its end out of the page. */
@@ -34,7 +34,7 @@ export interface ItemReading {
   readonly link: LinkReading | null;
   /** What opens what is below it. */
   readonly control: ControlReading | null;
-  /** The value of `aria-current` on it (WAI-ARIA 1.2, section 6.6); null where it is not marked. */
+  /** The value of `aria-current` on it (WAI-ARIA 1.2, section 6.6); null if it is not marked. */
   readonly current: string | null;
   /** Whether it can be seen and heard now. */
   readonly isShown: boolean;
@@ -53,7 +53,7 @@ export interface LinkReading {
 export interface ControlReading {
   readonly element: number;
   readonly name: string;
-  /** Null where it does not say. */
+  /** Null if it does not say. */
   readonly isExpanded: boolean | null;
   readonly isShown: boolean;
   readonly isDisabled: boolean;
@@ -73,7 +73,7 @@ export interface TabReading {
   readonly name: string;
   readonly isSelected: boolean;
   readonly isDisabled: boolean;
-  /** What it shows; null where that is not in the document, or the tab does not say which it is. */
+  /** What it shows; null if that is not in the document, or the tab does not say which it is. */
   readonly panel: TabpanelReading | null;
 }
 
@@ -84,7 +84,7 @@ export interface TabpanelReading {
 
 export interface BreadcrumbReading {
   readonly name: string;
-  /** The whole address; null where it is no link. */
+  /** The whole address; null if it is no link. */
   readonly href: string | null;
   readonly isCurrent: boolean;
 }

@@ -11,7 +11,7 @@ const roles: ReadonlySet<string> = new Set(
   ).split(' '),
 );
 
-/** What HTML makes of an element (ARIA in HTML, section 4); null where that is nothing that navigation asks for. */
+/** What HTML makes of an element (ARIA in HTML, section 4); null if that is nothing that navigation asks for. */
 const implicit: Readonly<Record<string, (element: Element) => string | null>> = {
   a: (element) => (element.hasAttribute('href') ? 'link' : null),
   area: (element) => (element.hasAttribute('href') ? 'link' : null),
@@ -41,7 +41,7 @@ const implicit: Readonly<Record<string, (element: Element) => string | null>> = 
   ul: () => 'list',
 };
 
-/** The role that assistive technology is told; null for an element that is nothing to it. */
+/** The role that assistive technology is given; null for an element that is nothing to it. */
 export function roleOf(element: Element): string | null {
   const written = (element.getAttribute('role') ?? '').toLowerCase().split(/\s+/u).filter(Boolean);
   const first = written.find((role) => roles.has(role));

@@ -1,16 +1,16 @@
-/** Closed shadow roots by their hosts: noted by a script that runs before those of the page, where there is one. */
+/** Closed shadow roots by their hosts: noted by a script that runs before those of the page, if there is one. */
 declare global {
   interface Window {
     fairTrailShadowRoots?: WeakMap<Element, ShadowRoot>;
   }
 }
 
-/** The shadow root of an element, also a closed one that was noted when it was attached; null where it has none. */
+/** The shadow root of an element, also a closed one that was noted when it was attached; null if it has none. */
 export function shadowOf(element: Element): ShadowRoot | null {
   return element.shadowRoot ?? element.ownerDocument.defaultView?.fairTrailShadowRoots?.get(element) ?? null;
 }
 
-/** The slot that shows an element, also one in a closed shadow root; null where none does. */
+/** The slot that shows an element, also one in a closed shadow root; null if none does. */
 export function slotOf(element: Element): Element | null {
   if (element.assignedSlot) return element.assignedSlot;
   const { parentElement } = element;

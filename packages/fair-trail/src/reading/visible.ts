@@ -1,7 +1,7 @@
 import { askedOnce } from './one-reading.ts';
 import { slotOf } from './shadow-roots.ts';
 
-/** Whether an element is drawn at all, for anybody who sees. What is out of the window by scrolling is drawn. */
+/** Whether an element is drawn at all, for anyone who sees. What is out of the window by scrolling is drawn. */
 export function isDrawn(element: Element): boolean {
   const { defaultView: window } = element.ownerDocument;
   const drawing = drawnBy(element);
@@ -16,7 +16,7 @@ const isSkipped = askedOnce(
   (element) => 'checkVisibility' in element && !element.checkVisibility(),
 );
 
-/** Cut down to nothing, which is how text for ears alone is usually hidden from eyes. */
+/** Clipped to nothing: the usual way to hide text visually and keep it for screen readers. */
 function isClipped(element: Element): boolean {
   const { width, height } = boxOf(element);
   return width <= 1 || height <= 1;
@@ -135,7 +135,7 @@ const isFaint = askedOnce((element): boolean => {
   return around !== null && isFaint(around);
 });
 
-/** Paler than that, nobody sees it. */
+/** Paler than that, no one sees it. */
 const leastOpacity = 0.05;
 
 export interface ElementBox {

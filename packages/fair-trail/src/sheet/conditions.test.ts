@@ -38,7 +38,7 @@ test('a plain view has a plain address, and what else is in the query stays', ()
   expect(query.get('width')).toBe('320');
 });
 
-test('what an address says wrongly is as usual, or at the nearest bound', () => {
+test('a wrong value in an address becomes the default, or the nearest bound', () => {
   const read = (query: string) => readConditions(new URLSearchParams(query));
   expect(read('width=&text=huge&direction=up&scheme=Dark&audience=&address=')).toEqual(usualConditions);
   expect(read('width=9e9&text=-4')).toMatchObject({ width: limits.width.most, text: limits.text.least });

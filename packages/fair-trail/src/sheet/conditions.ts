@@ -57,7 +57,7 @@ type Choice = keyof typeof choices;
 const choiceNames = Object.keys(choices) as readonly Choice[];
 
 /**
- * Reads conditions from a query. What is missing, unknown or out of bounds is as usual or at the nearest bound: an address
+ * Reads conditions from a query. What is missing or unknown has its default, and what is out of bounds the nearest bound: an address
  * that somebody has shortened still shows a sheet.
  */
 export function readConditions(query: URLSearchParams): Conditions {
@@ -93,7 +93,7 @@ export function withinLimits(name: keyof typeof limits, value: number): number {
 }
 
 /**
- * Writes conditions into a query, beside whatever else is in it. What is as usual is left out, so that a plain view has a
+ * Writes conditions into a query, beside whatever else is in it. Defaults are left out, so that a plain view has a
  * plain address.
  */
 export function writeConditions(conditions: Conditions, query = new URLSearchParams()): URLSearchParams {

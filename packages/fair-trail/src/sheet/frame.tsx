@@ -28,7 +28,7 @@ export interface FrameProps {
   /** Further stylesheets for this frame alone. */
   readonly styles?: readonly string[];
   readonly name?: string;
-  /** Told of the frame's document when it is there, and whenever its stylesheets have changed. */
+  /** Called for the frame's document when it is there, and whenever its stylesheets have changed. */
   readonly onReady?: (document: Document) => void;
   readonly children: ReactNode;
 }

@@ -83,7 +83,7 @@ export function NotesSection({ table, document, names, round }: NotesSectionProp
   );
 }
 
-/** On paper nobody can open what is closed. */
+/** On paper no one can open what is closed. */
 function openForPrint(details: HTMLDetailsElement, read: () => void): () => void {
   let wasOpen = details.open;
   const open = () => {

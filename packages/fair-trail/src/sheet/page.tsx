@@ -35,7 +35,7 @@ if (data && site) {
       <main className="ft-sheet-body">
         <h1>State sheet</h1>
         <ProblemList problems={data?.problems ?? []} />
-        <p>Mend the site file, and make the sheet again.</p>
+        <p>Fix the site file, and make the sheet again.</p>
       </main>
     </div>,
   );

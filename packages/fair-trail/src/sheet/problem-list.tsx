@@ -16,7 +16,7 @@ export function ProblemList({ problems }: { readonly problems: readonly SheetPro
   return (
     <section className="ft-sheet-section ft-sheet-problems" aria-labelledby="sheet-problems-title">
       <h2 id="sheet-problems-title">
-        {fatal > 0 ? `${fatal} of ${problems.length} problems must be mended` : 'Advice'}
+        {fatal > 0 ? `${fatal} of ${problems.length} problems must be fixed` : 'Advice'}
       </h2>
       <ol>
         {problems.map(({ code, severity, pointer, message, remedy }) => (

@@ -11,7 +11,7 @@ export interface RoomEdit {
 
 export type RoomEdits = ReadonlyMap<string, RoomEdit>;
 
-/** The site as it would be with the edits, and what is wrong with them; null where that is fatal. */
+/** The site as it would be with the edits, and what is wrong with them; null if that is fatal. */
 export function editedSite(
   site: DefinedSite,
   edits: RoomEdits,

@@ -5,7 +5,7 @@ import type { SheetMenus } from './sheet-context.ts';
 
 /** What the command writes beside the page: a page that is opened from a disk can load scripts, and no other data. */
 export interface SheetData {
-  /** The site file as it was read; null where it holds no site. */
+  /** The site file as it was read; null if it holds no site. */
   readonly definition: unknown;
   readonly records: SiteRecords;
   readonly menus: Partial<SheetMenus>;

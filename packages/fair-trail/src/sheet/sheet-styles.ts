@@ -22,7 +22,7 @@ export class FrameStyles {
   #conditions: Conditions | null = null;
   readonly #onChange: () => void;
 
-  /** @param onChange told when a stylesheet that takes time to load has been applied */
+  /** @param onChange called when a stylesheet that takes time to load has been applied */
   constructor(document: Document, onChange: () => void) {
     this.#document = document;
     this.#onChange = onChange;

@@ -57,7 +57,7 @@ export function columnsOf(specimens: readonly Specimen[]): readonly string[] {
   return stateOrder.filter((state) => specimens.some(({ states }) => states.includes(state)));
 }
 
-/** As many rows as a reader can compare; the rest is told by number. */
+/** As many rows as a reader can compare; the rest is reported by number. */
 export const mostRows = 20;
 
 interface TableSettings {

@@ -75,7 +75,7 @@ describe('which menu goes where', () => {
     expect(menusOf(site)).toEqual({ bar: 'main', sidebar: 'deep', strip: 'flat', footer: 'main' });
   });
 
-  test('but said outright, that counts; and what nobody sees is not chosen', () => {
+  test('but said outright, that counts; and what no one sees is not chosen', () => {
     expect(menusOf(site, () => true, { sidebar: 'main' })).toMatchObject({ sidebar: 'main' });
     expect(menusOf(site, (menu) => menu !== 'deep')).toMatchObject({ sidebar: 'flat' });
   });

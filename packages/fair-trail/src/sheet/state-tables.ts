@@ -18,7 +18,7 @@ interface More {
   readonly visit: Visit & { readonly position: Position };
 }
 
-/** All tables of a sheet. What a site has no use for, such as links to languages where there is one, has none. */
+/** All tables of a sheet. What a site has no use for, such as links to languages if there is one, has none. */
 export function stateTables(
   source: SpecimenSource,
   items: MenuItems,
@@ -40,7 +40,7 @@ export function stateTables(
   return tables.filter((table) => table !== null);
 }
 
-/** The position, or the deepest page of the site where there is no way to it. */
+/** The position, or the deepest page of the site if there is no way to it. */
 function withSteps(
   { site }: SpecimenSource,
   { position, audience = [], language = site.language }: More['visit'],

@@ -7,13 +7,13 @@ test('a report without errors passes, and one with an error says what, where and
     severity: 'error',
     message: 'A link leads nowhere.',
     selector: 'nav > a',
-    remedy: 'Mend it.',
+    remedy: 'Fix it.',
   } as const;
   expect(toHaveSoundNavigation({ findings: [] }).pass).toBe(true);
   const failed = toHaveSoundNavigation({ findings: [finding] });
   expect(failed.pass).toBe(false);
   expect(failed.message()).toBe(
-    'The navigation has 1 of the weight "error" or more:\n\nerror A link leads nowhere. [dead-link]\n  nav > a\n  Mend it.',
+    'The navigation has 1 of the weight "error" or more:\n\nerror A link leads nowhere. [dead-link]\n  nav > a\n  Fix it.',
   );
 });
 

@@ -11,7 +11,7 @@ afterEach(clearSubject);
 
 tenTests(showSubject);
 
-describe('of anybody’s making', () => {
+describe('of anyone’s making', () => {
   menuContract({ open: showSubject, menu: 'Main', pages: subjectPages });
 });
 
@@ -67,7 +67,7 @@ async function brokenPromises(part: string | null, broken: Broken | undefined): 
 }
 
 describe('the contract of a menu sees a fault that was put in', () => {
-  test('and none where there is none', async () => {
+  test('and none if there is none', async () => {
     expect(await brokenPromises(null, undefined)).toEqual([]);
   });
 

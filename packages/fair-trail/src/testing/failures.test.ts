@@ -36,7 +36,7 @@ const withFault = (name: string) => {
   return subjectDocument(fault.broken);
 };
 
-describe('what was looked for and what was there is told', () => {
+describe('what was looked for and what was there is reported', () => {
   test('of a page without any navigation', async () => {
     const page = show('<h1>Tides</h1><p>High water at noon.</p>');
     expect(await said(page.menu('Main').offers())).toBe(
@@ -57,7 +57,7 @@ describe('what was looked for and what was there is told', () => {
     expect(await said(page.menu('Main').offers())).toContain(
       `The menu “Main” was looked for. [several-menus]
   found:  2 of them: “Main”, “Main”
-  likely: two menus have one name, which nobody can tell apart by ear either; give each a name of its own (aria-label).`,
+  likely: two menus have one name, which no one can tell apart by ear either; give each a name of its own (aria-label).`,
     );
   });
 
@@ -177,7 +177,7 @@ navigation “Main”, closed by “Menu”
     );
   });
 
-  test('of a mark that is for eyes alone', async () => {
+  test('of a mark that is visually only', async () => {
     const page = show(withFault('the mark is a class, and no aria-current'), '/tides');
     expect(await said(expect(page.menu('Main')).toMark('Tides'))).toContain(
       'likely:   aria-current is missing: a class alone is seen, and never heard.',

@@ -11,7 +11,7 @@ export interface Broken {
 /** Something that people get wrong in navigation that they write by hand. */
 export interface HandFault {
   readonly name: string;
-  /** The part of the menu's contract that sees it; null where only a walk does, or the title and breadcrumbs are asked for. */
+  /** The part of the menu's contract that sees it; null if only a walk does, or the title and breadcrumbs are asked for. */
   readonly part: string | null;
   readonly broken: Broken;
 }

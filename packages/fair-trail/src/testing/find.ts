@@ -31,7 +31,7 @@ export function findMenu(page: PageReading, choice: MenuChoice | undefined): Men
           ? 'there are several menus; say which one is meant by its name.'
           : typeof choice === 'function'
             ? 'say more of the one that is meant.'
-            : 'two menus have one name, which nobody can tell apart by ear either; give each a name of its own (aria-label).',
+            : 'two menus have one name, which no one can tell apart by ear either; give each a name of its own (aria-label).',
       tree: treesOf(page),
     });
   }

@@ -8,7 +8,7 @@ export type Ability =
   | 'focus order'
   | 'hover'
   | 'touch'
-  /** Loading a page anew: by an address, a reload, or going back to another document. */
+  /** Loading a page again: by an address, a reload, or going back to another document. */
   | 'loading';
 
 /** With what somebody uses the page. */

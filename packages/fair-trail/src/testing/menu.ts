@@ -21,7 +21,7 @@ interface LocatedItem<Item> {
 }
 
 /**
- * A menu of a page, as it is used. Each question and each act looks at the page as it is then.
+ * A menu of a page. Each call reads the page again.
  *
  * @example
  * const menu = page.menu('Main');
@@ -62,7 +62,7 @@ export class Menu {
     return marksOf((await this.read()).items, []);
   }
 
-  /** The whole address that an item leads to; null where it leads nowhere. */
+  /** The whole address that an item leads to; null if it leads nowhere. */
   async address(...way: Name[]): Promise<string | null> {
     return (await this.#item(way)).item.link?.href ?? null;
   }
@@ -190,7 +190,7 @@ export class Menu {
   async #openItem(path: readonly ItemReading[]): Promise<void> {
     const menu = await this.read();
     const names = path.map(({ name }) => name);
-    // What was opened before it may have made it anew.
+    // What was opened before it may have made it again.
     const item = findItem(menu, names).at(-1) ?? null;
     if (!item?.control) throw noControl(menu, item);
     if (isOpen(item, menu)) return;
@@ -258,7 +258,7 @@ export class Menu {
   }
 }
 
-/** What an item shows of the position; null where it is not marked. */
+/** What an item shows of the position; null if it is not marked. */
 export function markOf({ current }: Pick<ItemReading, 'current'>): string | null {
   return current === 'true' ? 'section' : current;
 }
@@ -292,7 +292,7 @@ function noControl(menu: MenuReading, item: ItemReading | null): NavigationFailu
       ? `nothing that opens it; in this menu open something: ${quoted(openers)}`
       : 'no button that controls it',
     likely:
-      'it is a plain link; or its button says neither aria-expanded nor aria-controls, and nobody can hear what it is.',
+      'it is a plain link; or its button says neither aria-expanded nor aria-controls, and no one can hear what it is.',
     tree: treeOf(menu),
   });
 }

@@ -126,7 +126,7 @@ export class Navigation {
     await this.#use.settle();
   }
 
-  /** The name of what has focus; null where that is nothing, or the page. */
+  /** The name of what has focus; null if that is nothing, or the page. */
   async focus(): Promise<string | null> {
     return (await this.#use.host.ask('focus'))?.name ?? null;
   }

@@ -33,7 +33,7 @@ async function open(address: string, hasTouch = true): Promise<Navigation> {
 
 tenTests(open);
 
-test('a page that is closed half way is told at once', async () => {
+test('a page that is closed half way is reported at once', async () => {
   const visitor = await open('/');
   const menu = visitor.menu('Main');
   await menu.open('Hides');
@@ -77,7 +77,7 @@ test('a page that has its own way of writing JSON is read as any other', async (
   await expect(visitor.menu('Main')).toOffer(['Today', 'Hides', 'Tides', 'Visit']);
 });
 
-test('a page that hangs is told, and ends no test by the clock alone', async () => {
+test('a page that hangs is reported, and ends no test by the clock alone', async () => {
   await open('/');
   if (!page) throw new Error('there is no page');
   const visitor = navigation(playwrightHost(page, { answersWithin: 500 }));

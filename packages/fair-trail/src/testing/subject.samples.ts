@@ -1,6 +1,6 @@
 import type { SiteDefinition } from '../core/site/definition.ts';
 
-/** A page whose navigation nobody made with this library: what drivers, contracts and walk are tried on. */
+/** A page whose navigation no one made with this library: what drivers, contracts and walk are tried on. */
 
 const pages: Readonly<Record<string, readonly [title: string, crumbs: readonly string[]]>> = {
   '/': ['Today', []],

@@ -28,7 +28,7 @@ export class Tablist {
     return (await this.read()).tabs.map(({ name }) => name);
   }
 
-  /** The name of the selected one; null where none is. */
+  /** The name of the selected one; null if none is. */
   async selected(): Promise<string | null> {
     return (await this.read()).tabs.find(({ isSelected }) => isSelected)?.name ?? null;
   }

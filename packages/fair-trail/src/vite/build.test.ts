@@ -30,7 +30,7 @@ type Options = Parameters<SampleProject['fairTrail']>[0];
 interface Built {
   readonly project: SampleProject;
   readonly lines: string[];
-  /** Why the build failed; null where it did not. */
+  /** Why the build failed; null if it did not. */
   readonly failure: string | null;
 }
 

@@ -11,7 +11,7 @@ import { sitePlugin, type PluginContext } from './site-plugin.ts';
  * `/@fair-trail/sheet/`; and a build can write each page as HTML.
  *
  * @returns plugins for the list `plugins` of Vite's configuration
- * @throws Error when Vite starts, where there is no site file, or more than one and none is named
+ * @throws Error when Vite starts, if there is no site file, or more than one and none is named
  * @example
  * export default defineConfig({ plugins: [react(), fairTrail({ prerender: 'src/server.tsx' })] });
  */

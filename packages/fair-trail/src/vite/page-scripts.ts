@@ -28,7 +28,7 @@ type Resolver = Pick<Rollup.PluginContext, 'parse' | 'resolve'>;
 /**
  * Makes each import of a page known on a server, where nothing says otherwise which scripts that page needs.
  *
- * @returns the code with each `import(…)` of a known module noted as it happens; null where there is none
+ * @returns the code with each `import(…)` of a known module noted as it happens; null if there is none
  */
 export async function noteImports(context: Resolver, code: string, id: string): Promise<string | null> {
   if (!/\bimport\s*\(/u.test(code) || id.includes('/node_modules/')) return null;

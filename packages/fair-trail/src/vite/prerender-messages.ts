@@ -9,7 +9,7 @@ export interface PrerenderJob {
   readonly definition: SiteDefinition;
   readonly base: string;
   readonly caseSensitive: boolean;
-  /** The records, where they are known; null where those of the module count. */
+  /** The records, where they are known; null if those of the module count. */
   readonly records: SiteRecords | null;
   /** The page that the app was built with, and where all pages go. */
   readonly template: string;
@@ -17,7 +17,7 @@ export interface PrerenderJob {
   /** Whether the addresses in the pages are relative to their files. */
   readonly isRelative: boolean;
   readonly tags: PageTags;
-  /** What each page of the stage loads besides the app, by its id; null where that has to be found out. */
+  /** What each page of the stage loads besides the app, by its id; null if that has to be found out. */
   readonly stageTags: Readonly<Record<string, string>> | null;
 }
 
@@ -40,7 +40,7 @@ export interface PageList {
   readonly pages: readonly PageTask[];
   readonly redirects: readonly Redirect[];
   readonly sitemap: readonly { readonly name: string; readonly text: string }[];
-  /** The ids of the pages of the app's stage; null where the module does not export them. */
+  /** The ids of the pages of the app's stage; null if the module does not export them. */
   readonly stage: readonly string[] | null;
   /** For the threads that come later, which need not find these out again. */
   readonly stageTags: Readonly<Record<string, string>>;

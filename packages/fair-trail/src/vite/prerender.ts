@@ -33,7 +33,7 @@ interface PrerenderSettings {
 export interface Prerendered {
   /** A line for each page that could not be written. */
   readonly failures: readonly string[];
-  /** The ids of the pages of the app's stage; null where they are not known. */
+  /** The ids of the pages of the app's stage; null if they are not known. */
   readonly stage: readonly string[] | null;
 }
 
@@ -176,7 +176,7 @@ class PageWriter {
     throw new Error(`fair-trail: the pages cannot be rendered. ${failureIn(answer) ?? ''}`);
   }
 
-  /** @returns why the page could not be written; null where it was */
+  /** @returns why the page could not be written; null if it was */
   async write(page: PageTask): Promise<string | null> {
     const answer = await this.#ask({ type: 'page', page });
     return failureIn(answer);

@@ -1,6 +1,6 @@
 import type { Logger } from 'vite';
 
-/** Less than this is done before anybody wonders. */
+/** Less than this is done before anyone wonders. */
 const fewest = 500;
 const interval = 200;
 

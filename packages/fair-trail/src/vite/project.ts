@@ -19,9 +19,9 @@ export interface ProjectSettings {
 /** A file that is followed while the server runs. */
 export interface FollowedFile<Value> {
   readonly problems: readonly FileProblem[];
-  /** As it was when it was last without a fatal problem; null where it never was. */
+  /** As it was when it was last without a fatal problem; null if it never was. */
   readonly lastGood: Value | null;
-  /** What was read last; null where nothing could be. */
+  /** What was read last; null if nothing could be. */
   readonly text: string | null;
 }
 
@@ -43,13 +43,13 @@ export class Project {
   /**
    * The path of the project's own site file.
    *
-   * @throws Error where there is none, or more than one and none is named
+   * @throws Error if there is none, or more than one and none is named
    */
   get siteFile(): string {
     return (this.#siteFile ??= this.#findSiteFile());
   }
 
-  /** The path of the tokens file; null where the project has none. */
+  /** The path of the tokens file; null if the project has none. */
   get tokensFile(): string | null {
     const { tokens } = this.settings.options;
     return tokens === undefined ? null : this.#absolute(tokens);
@@ -65,7 +65,7 @@ export class Project {
     return this.#sites.get(file) ?? this.readSite(file);
   }
 
-  /** Reads a site file anew, and writes its declarations. */
+  /** Reads a site file again, and writes its declarations. */
   readSite(file: string): FollowedFile<DefinedSite> {
     const { base, options } = this.settings;
     const read = readSite(file, this.shown(file), {
@@ -82,7 +82,7 @@ export class Project {
     return this.#tokens ?? this.readTokens();
   }
 
-  /** Reads the tokens file anew; null where the project has none. */
+  /** Reads the tokens file again; null if the project has none. */
   readTokens(): FollowedFile<TokenThemes> | null {
     const file = this.tokensFile;
     if (file === null) return null;

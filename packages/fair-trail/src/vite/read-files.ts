@@ -22,7 +22,7 @@ export interface FileProblem extends TextPlace {
 export interface ReadFile<Value> {
   readonly value: Value | null;
   readonly problems: readonly FileProblem[];
-  /** What was read; null where nothing could be. */
+  /** What was read; null if nothing could be. */
   readonly text: string | null;
 }
 
@@ -73,7 +73,7 @@ function readJson(
   }
 }
 
-/** The text of a file as it is now; null where it cannot be read. */
+/** The text of a file as it is now; null if it cannot be read. */
 export function contentOf(file: string): string | null {
   try {
     return readFileSync(file, 'utf8');
@@ -119,7 +119,7 @@ export function libraryFile(name: string): string {
   return path.join(import.meta.dirname, '../..', name);
 }
 
-/** Folders in which nobody keeps a site file. */
+/** Folders in which no one keeps a site file. */
 const passedOver = /^(?:\.|node_modules$|dist$|build$|coverage$)/u;
 
 /** The paths of the site files below a folder. */

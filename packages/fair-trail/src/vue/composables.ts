@@ -37,7 +37,7 @@ export function useMayLeave(mayLeave: Readonly<Ref<MayLeave | null>> | (() => Ma
 }
 
 /**
- * The entry that the current page belongs to, with its label and params. Null where the visitor is neither at that entry
+ * The entry that the current page belongs to, with its label and params. Null if the visitor is neither at that entry
  * nor below it; without an id, at an address that is no page.
  *
  * @param id of the entry itself, or of one that it is below: a layout may ask for the entry that it stands for
@@ -52,7 +52,7 @@ export function useCurrentEntry(id?: MaybeRefOrGetter<string | undefined>): Comp
 }
 
 /**
- * What the app keeps with the current history entry. It is there again after Back, Forward and a reload. Undefined where
+ * What the app keeps with the current history entry. It is there again after Back, Forward and a reload. undefined if
  * nothing is kept; what is written to it is kept.
  *
  * @example

@@ -21,7 +21,7 @@ export interface LinkSlotProps {
 }
 
 export interface Links {
-  /** Null where the browser's own element is used. */
+  /** Null if the browser's own element is used. */
   readonly draw: ((given: LinkSlotProps) => VNode[]) | null;
   /** How a link writes an address of the site. */
   readonly href: (url: string) => string;

@@ -31,7 +31,7 @@ export function provideParts<Event>(
 }
 
 /**
- * One part of the component around it, wherever the app's own markup wants it. Nothing where there is none now.
+ * One part of the component around it, wherever the app's own markup wants it. Nothing if there is none now.
  *
  * @example
  * <Navbar>

@@ -68,7 +68,7 @@ interface Provided {
 /**
  * Gives it all to the components within, and does nothing to the page.
  *
- * @returns what it gives of the site and of who is looking
+ * @returns what it gives of the site and of who the visitor is
  */
 export function provideTrail(
   props: SharedProps,

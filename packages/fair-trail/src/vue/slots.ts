@@ -22,7 +22,7 @@ const defaultNames: ReadonlySet<string> = new Set(['children', 'content']);
 
 /**
  * Gives the slots of a component to its printed view. What is printed is kept, and so each slot is drawn by a component of
- * its own: it is drawn again whenever the app draws its content anew.
+ * its own: it is drawn again whenever the app draws its content again.
  *
  * @param others those of a component around it, for what it has not itself
  */

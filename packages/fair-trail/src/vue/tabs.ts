@@ -123,7 +123,7 @@ export const Tablist = defineComponent({
 });
 
 /**
- * One tab, with content of its own. Nothing where there is no tab of that id.
+ * One tab, with content of its own. Nothing if there is no tab of that id.
  *
  * @example
  * <Tablist>

@@ -12,7 +12,7 @@ export const surroundingsKey: InjectionKey<Readonly<Ref<Surroundings>>> = Symbol
 
 export const locationKey: InjectionKey<Readonly<Ref<TrailLocation>>> = Symbol('location');
 
-/** Whom the components that show content tell about it; null where another router is in charge. */
+/** Whom the components that show content tell about it; null if another router is in charge. */
 export const presenterKey: InjectionKey<Readonly<Ref<(Router & Presenter) | null>>> = Symbol('presenter');
 
 function within<Value>(key: InjectionKey<Value>): Value {

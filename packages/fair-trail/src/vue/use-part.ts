@@ -30,7 +30,7 @@ export interface UsedPart<Part, Options, State, Event> {
   readonly draw: () => {
     readonly options: Options;
     readonly state: State;
-    /** Null where there is nothing to draw. */
+    /** Null if there is nothing to draw. */
     readonly view: ViewElement<Event> | null;
   };
   /** Prints the outermost element of the view. */

@@ -272,7 +272,7 @@ test('within KeepAlive, Transition, Suspense and Teleport all parts work, and st
   warn.mockRestore();
 });
 
-test('a page is loaded when it is needed, and tried again where it could not be had', async () => {
+test('a page is loaded when it is needed, and tried again where it could not be loaded', async () => {
   let attempts = 0;
   const pages = {
     ...pagesOf(site),

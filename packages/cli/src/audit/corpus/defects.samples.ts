@@ -251,7 +251,7 @@ export const styledDefects: readonly StyledDefect[] = [
   },
   {
     rule: 'focus-lost-on-press',
-    name: 'a button that is made anew',
+    name: 'a button that is made again',
     needs: ['toggle', 'light'],
     defect: { script: `part.hearers.push(() => { part.toggle.blur(); });` },
     widths: narrow,

@@ -320,7 +320,7 @@ export const heldOut: readonly HeldOutCase[] = [
   },
   {
     rule: 'focus-lost-on-press',
-    style: 'a button that draws itself anew',
+    style: 'a button that draws itself again',
     ...both(
       {
         body: '<nav aria-label="Site"><span id="w"></span><div id="n" hidden>%menu%</div></nav>%article%',
@@ -335,7 +335,7 @@ export const heldOut: readonly HeldOutCase[] = [
   },
   {
     rule: 'focus-lost-on-typing',
-    style: 'a filter that draws its field anew',
+    style: 'a filter that draws its field again',
     ...both(
       {
         body: '<nav aria-label="Site"><div id="w"></div></nav>%article%',
@@ -560,7 +560,7 @@ export const heldOut: readonly HeldOutCase[] = [
   },
   {
     rule: 'field-low-contrast',
-    style: 'a search field that cannot be told from the page',
+    style: 'a search field that cannot be reported from the page',
     ...both(
       {
         body: '<header><nav aria-label="Site">%menu%</nav><form role="search" action="/tides"><label>Search <input name="q" class="f"></label> <button>Go</button></form></header>%article%',

@@ -20,7 +20,7 @@ const overlayStyle =
 export const toggleTwins: readonly SiteTwins[] = [
   {
     rule: 'toggle-does-nothing',
-    style: 'a button that nobody listens to',
+    style: 'a button that no one listens to',
     broken: withPages(menu('')),
     sound: withPages(menu(works)),
   },

@@ -137,7 +137,7 @@ export const acrossProbes: readonly Probe[] = [
   oneWayOnly,
 ];
 
-/** What is told of one page, in comparison with others. */
+/** What is reported of one page, in comparison with others. */
 export interface Difference {
   readonly probe: Probe;
   readonly page: string;
@@ -159,7 +159,7 @@ export class Comparison {
   readonly #drawn = new Map<number, Map<string, { readonly page: string; readonly link: FoundLink }>>();
   readonly #reachable = new Map<number, Set<string>>();
   readonly #isFirst = new Set<string>();
-  /** The first page at each width, which the others are held against. */
+  /** The first page at each width, which the others are compared with. */
   readonly #parts = new Map<number, { readonly page: string; readonly report: PageReport }>();
   readonly #fields = new Map<string, { readonly page: string; readonly name: string }>();
   /** Copies of each menu, one a page, at the first width that it was seen at. */
@@ -205,7 +205,7 @@ export class Comparison {
     }
   }
 
-  /** Pages that one page alone links to, where there is no search and no list of all pages. */
+  /** Pages that one page alone links to, if there is no search and no list of all pages. */
   *hardToFind(start: string): Iterable<Difference> {
     if (this.#hasOtherWay || this.#read.size < 4) return;
     for (const [page, width] of this.#read) {
@@ -393,7 +393,7 @@ export class Comparison {
 
 /**
  * The first link that comes in another order than on another page. The same link has the same address and the same label:
- * "Next" and "2" lead to one page, and either may be a text where there is no next page.
+ * "Next" and "2" lead to one page, and either may be a text if there is no next page.
  */
 function movedLink(menu: FoundMenu, other: FoundMenu): FoundLink | undefined {
   const keyOf = ({ href, label }: FoundLink) => `${label.toLowerCase()} ${href}`;

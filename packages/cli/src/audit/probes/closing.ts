@@ -177,7 +177,7 @@ async function pressEscape(used: AuditedPage, { toggle, panel }: Opened): Promis
   await used.press('Escape');
 }
 
-/** The button in a panel that closes it, or a link in it that leaves the page where it is; false where there is none. */
+/** The button in a panel that closes it, or a link in it that leaves the page where it is; false if there is none. */
 async function pressOwn(
   used: AuditedPage,
   panel: OpenPanel | null,
@@ -199,7 +199,7 @@ async function isReopened(used: AuditedPage, { toggle, shown }: Opened, closedBy
   const again = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
   if (again === null || again.left) return false;
   if (await used.call('isStillOpen', shown)) return true;
-  // What is drawn anew each time has other elements: those count as well.
+  // What is drawn again each time has other elements: those count as well.
   if (again.shown.length > 0) return false;
   const third = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
   if (third && !third.left && ((await used.call('isStillOpen', shown)) || third.shown.length > 0)) {

@@ -35,7 +35,7 @@ const mostKinds = 14;
 /** Fewer changed pixels are no sign. */
 const fewestPixels = 12;
 
-/** A contrast that nobody sees. */
+/** A contrast that no one sees. */
 const unseenContrast = 1.1;
 
 /** Compares the picture of an element that has focus with that of one that has not; one of each kind. */

@@ -78,7 +78,7 @@ function message(ratio: number): string {
   return `Its contrast is ${(Math.floor(ratio * 100) / 100).toFixed(2)} : 1; ${least} is needed.`;
 }
 
-/** The highest contrast that enough of an icon's pixels have with what it stands on; null where that is not known. */
+/** The highest contrast that enough of an icon's pixels have with what it stands on; null if that is not known. */
 async function contrastOfIcon(used: AuditedPage, selector: string): Promise<number | null> {
   const clip = await used.call('boxInWindow', selector);
   if (!clip || clip.width < 6 || clip.height < 6) return null;

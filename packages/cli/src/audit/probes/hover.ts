@@ -59,7 +59,7 @@ export const hoverMovesRow: Probe = {
   standard: 'CSS Basic User Interface 4, section 3 (outline)',
 };
 
-/** How long content must stay while nothing is done, in milliseconds: shorter than that, nobody has read it. */
+/** How long content must stay while nothing is done, in milliseconds: shorter than that, no one has read it. */
 const patience = 2500;
 
 async function attempt(used: AuditedPage): Promise<void> {
@@ -149,7 +149,7 @@ async function byKeyboard(used: AuditedPage, trigger: HoverTrigger): Promise<voi
 async function lookAtNeighbours(used: AuditedPage): Promise<void> {
   await used.reload();
   for (const menu of used.report.menus) {
-    if (!used.options.isNew(`neighbours ${menu.fingerprint}`)) continue;
+    if (!used.options.isNew(`neighbors ${menu.fingerprint}`)) continue;
     const link = menu.links.find(({ isDrawn, isCurrent, label }) => isDrawn && !isCurrent && label !== '');
     if (!link) continue;
     await used.page.mouse.move(0, 0);

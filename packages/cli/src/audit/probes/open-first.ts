@@ -7,7 +7,7 @@ export function isMenuClosed({ report }: AuditedPage): boolean {
   return isOpener && (!isShown || report.hiddenMenus.length > 0);
 }
 
-/** Loads the page anew and opens the first closed menu; false where nothing has come into sight. */
+/** Loads the page again and opens the first closed menu; false where nothing has come into sight. */
 export async function openFirst(used: AuditedPage): Promise<boolean> {
   const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'told' || kind === 'named') && !isOpen);
   if (!toggle) return false;

@@ -60,7 +60,7 @@ export const closesByItself: Probe = {
   standard: 'WCAG 2.2, 2.2.1 Timing Adjustable',
 };
 
-/** Longer than that nobody waits for a menu to close, in milliseconds. */
+/** Longer than that no one waits for a menu to close, in milliseconds. */
 const longestClock = 12_000;
 
 /** Reads the page again while something is open: what was hidden has never been looked at. */

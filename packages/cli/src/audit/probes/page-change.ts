@@ -153,7 +153,7 @@ async function attempt(used: AuditedPage): Promise<void> {
   await changeFromPanel(used);
 }
 
-/** Whether the app shows its pages in one document; null where there is no link to try it by. */
+/** Whether the app shows its pages in one document; null if there is no link to try it by. */
 async function changePage(used: AuditedPage): Promise<boolean | null> {
   await used.reload();
   const { page } = used;
@@ -168,7 +168,7 @@ async function changePage(used: AuditedPage): Promise<boolean | null> {
   const scrolled = await used.call('scrollDown', link.selector);
   if (!(await used.clickOn(link))) return false;
   await page.waitForTimeout(100);
-  // A page that is not there in time can be told nothing of.
+  // A page that is not there in time can be reported nothing of.
   if (!(await used.options.window.untilArrived())) return false;
   await page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
   const isSame = await page.evaluate((name) => name in window, marker).catch(() => false);
@@ -379,7 +379,7 @@ async function loadAnew(
   link: { readonly selector: string; readonly html: string },
   after: { readonly url: string; readonly content: string },
 ): Promise<void> {
-  used.note('load the page anew');
+  used.note('reload the page');
   const { status } = await used.options.window.load(after.url);
   if (status >= 400) {
     await used.tell(reloadLosesPage, link, {

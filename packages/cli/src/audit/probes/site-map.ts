@@ -99,7 +99,7 @@ export function* againstSite(site: DefinedSite, report: PageReport, page: string
   }
 }
 
-/** The title that a site file gives the page at an address; null where it gives none, or a record does. */
+/** The title that a site file gives the page at an address; null if it gives none, or a record does. */
 export function titleInSite(site: DefinedSite, url: string): string | null {
   const position = locate(site, new URL(url));
   return position.status === 'exact' && position.entry?.records === null ? titleOf(site, position, '') : null;

@@ -69,7 +69,7 @@ async function lookAt(
     await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [...state] });
     await used.call('finishMotion');
     const found = await used.call('contrastOf', link.selector);
-    // The browser's own red for a link that is being pressed is nobody's choice.
+    // The browser's own red for a link that is being pressed is no one's choice.
     if (found && found.ratio < found.least && !(state.includes('active') && found.isBrowsersRed)) {
       await used.tell(stateLowContrast, link, { state: state.at(-1) ?? 'hover', message: contrastMessage(found) });
     }

@@ -75,7 +75,7 @@ async function byArrows(used: AuditedPage, list: FoundTablist): Promise<void> {
     if (happening === null || happening.left) return;
     const now = await used.call('focused');
     if (!now) {
-      await used.tell(focusLostOnPress, list, { state: 'focus', message: `${key} makes the tabs anew.` });
+      await used.tell(focusLostOnPress, list, { state: 'focus', message: `${key} replaces the tabs.` });
       return;
     }
     if (happening.before.told !== happening.after.told) return;

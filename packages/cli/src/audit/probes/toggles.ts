@@ -85,7 +85,7 @@ export const toggleNotByTouch: Probe = {
 /** How many toggles of one page are tried: those that say what they are, and those that might be. */
 const most = { told: 8, other: 6 };
 
-/** More of one menu that are drawn alike work alike, as far as can be told. */
+/** More of one menu that are drawn alike work alike, as far as can be reported. */
 const mostAlike = 3;
 
 /** Those that are tried on this page: of others, too much would be alike. */

@@ -119,7 +119,7 @@ function pictureHtml({ data, width, height, frame }: Picture, message: string): 
   return `<svg class="picture" role="img" aria-label="The page: ${escapeXml(message)}" viewBox="0 0 ${width} ${height}" style="max-width:${width}px"><image href="data:image/jpeg;base64,${data}" width="${width}" height="${height}"/>${drawn}</svg>`;
 }
 
-/** More of them are told as a number. */
+/** More of them are reported as a number. */
 const mostPages = 20;
 
 function pagesHtml(pages: readonly string[]): string {
@@ -134,6 +134,6 @@ function notCheckedHtml(notChecked: readonly UncheckedRule[]): string {
     const names = rules.map((rule) => `<code>${escapeXml(rule)}</code>`).join(' ');
     return `<tr><td>${escapeXml(reason)}</td><td>${names || 'all'}</td><td>${pagesHtml(pages)}</td></tr>`;
   });
-  return `<p>What could not be tried is no pass.</p>
+  return `<p>Checks that could not be made. They do not count as passed.</p>
 <div class="table" tabindex="0" role="region" aria-labelledby="not-checked"><table><thead><tr><th scope="col">Why not</th><th scope="col">Rules</th><th scope="col">On</th></tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
 }

@@ -41,7 +41,7 @@ export function toText({ findings, notChecked, pages, summary, baseline }: Audit
   const gone = (baseline?.gone ?? []).map(({ code, message }) => `  ${printable(message)} ${colors.dim(`[${code}]`)}`);
   return [
     ...blocks,
-    ...(unchecked.length > 0 ? [['Not checked, which is no pass:', ...unchecked].join('\n')] : []),
+    ...(unchecked.length > 0 ? [['Not checked, which does not count as a pass:', ...unchecked].join('\n')] : []),
     ...(gone.length > 0 ? [['In the earlier report, and not found any more:', ...gone].join('\n')] : []),
     ...(known ? [known] : []),
     verdict,

@@ -76,7 +76,7 @@ export const patterns = standardOf('ARIA Authoring Practices', [
     'breadcrumb',
     'Separators are not announced.',
     '',
-    'A sign between is text that some screen readers leave out; it harms hardly anybody.',
+    'A sign between is text that some screen readers leave out; it harms hardly anyone.',
   ],
   ['dialog', 'Focus moves into the dialog.', 'dialog-without-focus'],
   ['dialog', 'Tab does not leave it.', 'overlay-leaves-page'],

@@ -2,7 +2,7 @@ import { bindSite, Breadcrumbs, Layout, Navbar, SkipLink, Stage, Trail } from 'f
 import { pages } from './pages/index.ts';
 import site from './marram-point.site.json';
 
-/** The components, knowing the names in the site file: a misspelt one is a type error. */
+/** The components, knowing the names in the site file: a misspelled one is a type error. */
 const navigation = bindSite(site, { Navbar, Stage, Trail });
 
 interface AppProps {

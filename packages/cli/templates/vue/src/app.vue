@@ -10,7 +10,7 @@ defineProps<{
   renderedUrl?: string;
 }>();
 
-/** The components, knowing the names in the site file: a misspelt one is a type error. */
+/** The components, knowing the names in the site file: a misspelled one is a type error. */
 const navigation = bindSite(site, { Navbar, Stage, Trail });
 </script>
 

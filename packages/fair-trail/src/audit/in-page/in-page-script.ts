@@ -1,5 +1,5 @@
 // One file that runs in any page, from the console or from a bookmark: it reads the page by the rules, and draws frames
-// round what it has found. Run again, it reads the page as it is then.
+// round what it has found. Run again, it reads the page in its new state.
 import { audit } from '../audit.ts';
 import { elementAt } from '../../reading/element-at.ts';
 import type { AuditFinding } from '../rule.ts';

@@ -10,7 +10,7 @@ import { hearsPresses, looksPressable } from './listeners.ts';
 
 let navigations: readonly Element[] | null = null;
 
-/** The navigations of the page, found anew only when it has changed: this is asked at each step of a walk. */
+/** The navigations of the page, found again only when it has changed: this is asked at each step of a walk. */
 function knownNavigations(): readonly Element[] {
   if (navigations === null) {
     const { landmarks, runs } = navigationsOf(document);
@@ -30,13 +30,13 @@ export interface FocusStep {
   readonly selector: string;
   readonly html: string;
   readonly seen: boolean;
-  /** What lies over all of it; null where some of it can be seen. */
+  /** What lies over all of it; null if some of it can be seen. */
   readonly cover: string | null;
   /** Whether it is in a menu of the page. */
   readonly isInMenu: boolean;
   /** The list that it is an item of, by its number; null for what is in none, or is placed by itself. */
   readonly list: number | null;
-  /** The item that it says is active within it (WAI-ARIA 1.2, aria-activedescendant); null where it says none. */
+  /** The item that it says is active within it (WAI-ARIA 1.2, aria-activedescendant); null if it says none. */
   readonly active: string | null;
   /** Whether it is an area of an image map, whose focus the browser draws (HTML standard, section 4.8.14). */
   readonly isArea: boolean;

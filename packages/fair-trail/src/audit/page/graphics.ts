@@ -17,7 +17,7 @@ export interface DrawnGraphic {
   readonly html: string;
   /** The same for others that are drawn by the same rules. */
   readonly likeness: string;
-  /** Its contrast, where the stylesheet says it; null where it has to be looked at. */
+  /** Its contrast, where the stylesheet says it; null if it has to be looked at. */
   readonly ratio: number | null;
 }
 
@@ -167,7 +167,7 @@ function fields(): readonly DrawnGraphic[] {
     });
 }
 
-/** Where something stands in the window, in whole CSS pixels; null where it is not to be seen. */
+/** Where something stands in the window, in whole CSS pixels; null if it is not to be seen. */
 export function boxInWindow(selector: string): {
   readonly x: number;
   readonly y: number;

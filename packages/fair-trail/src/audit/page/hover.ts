@@ -10,7 +10,7 @@ export interface HoverTrigger {
   readonly selector: string;
   readonly html: string;
   readonly fingerprint: string;
-  /** What may take focus of it; null where nothing does. */
+  /** What may take focus of it; null if nothing does. */
   readonly focusable: string | null;
   /** Whether it leads to a page of its own, which may list the same. */
   readonly isLink: boolean;

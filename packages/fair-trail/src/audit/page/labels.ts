@@ -4,13 +4,13 @@ import { holds } from '../../reading/navigations.ts';
 import { selectorOf, tagOf } from '../../reading/selector.ts';
 import { isSeen, isVisible, parentOf, type ElementBox } from '../../reading/visible.ts';
 
-/** An element that a fault of drawing is told of. */
+/** An element that a fault of drawing is reported of. */
 export interface Drawn {
   readonly selector: string;
   readonly html: string;
 }
 
-/** More of one menu are not held against each other. */
+/** More of one menu are not compared with each other. */
 const mostCompared = 150;
 
 /** The links and buttons of the menus that can be seen, menu by menu, with where their words stand. */
@@ -24,7 +24,7 @@ function labelled(): readonly (readonly { readonly element: Element; readonly bo
   );
 }
 
-/** Where the words of an element stand, without those for ears alone. */
+/** Where the visible words of an element are. */
 function wordsIn(element: Element): readonly ElementBox[] {
   const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
   const boxes: ElementBox[] = [];

@@ -5,7 +5,7 @@ import { selectorOf, tagOf } from '../../reading/selector.ts';
 import { isDrawn, isExposed } from '../../reading/visible.ts';
 import { fingerprintOf, likenessOf, mostLinks } from './fingerprint.ts';
 
-/** A menu of a page, as it is held against those of other pages and widths. */
+/** A menu of a page, as it is compared with those of other pages and widths. */
 export interface FoundMenu {
   readonly selector: string;
   readonly html: string;

@@ -67,7 +67,7 @@ export function placeLinkIn(selector: string): ElementPlace | null {
   return found ? placeOf(found) : null;
 }
 
-/** Which panels of a list of tabs are shown, once a tab was pressed; null where it says of no panel that it is its own. */
+/** Which panels of a list of tabs are shown, once a tab was pressed; null if it says of no panel that it is its own. */
 export function panelsOf(selector: string): { readonly isOwnShown: boolean; readonly isOtherShown: boolean } | null {
   const tab = elementAt(selector);
   const own = tab ? controlled(tab) : [];
@@ -110,7 +110,7 @@ export function swipedMenu(): ElementPlace | null {
   return closed && !hasOpener ? placeOf(closed) : null;
 }
 
-/** A point of the window at which there is nothing to press, beside a panel; null where there is none. */
+/** A point of the window at which there is nothing to press, beside a panel; null if there is none. */
 export function emptyPoint(selector: string | null): readonly [x: number, y: number] | null {
   const panel = selector === null ? null : elementAt(selector);
   const control = 'a, button, summary, input, select, textarea, label, iframe, [role="button"], [tabindex]:not(main)';

@@ -257,7 +257,7 @@ const script = {
   /** Whether this is the document in which an act was begun. */
   isRemembered: () => isRemembered,
 
-  /** What assistive technology is told of an element, as the rules take it; null for what it is not told of. */
+  /** What is exposed to assistive technology of an element, as the rules take it; null for what it is not told of. */
   toldOf(selector: string): { readonly role: string | null; readonly name: string } | null {
     const element = subjectAt(selector);
     if (!element || !isExposed(element)) return null;
@@ -271,7 +271,7 @@ const script = {
     return element && coverOf(element);
   },
 
-  /** How much of the window is taken by what stays where it is, at its upper and lower end; null where nothing does. */
+  /** How much of the window is taken by what stays where it is, at its upper and lower end; null if nothing does. */
   pinnedShare(): { readonly share: number; readonly selector: string; readonly html: string } | null {
     const pinned = deepElements(document, 'header, nav, div, [role]').filter((element) => {
       const { position } = getComputedStyle(element);
@@ -288,13 +288,13 @@ const script = {
     return bar ? { share: highest / innerHeight, selector: selectorOf(bar), html: tagOf(bar) } : null;
   },
 
-  /** The contrast of a label as it is drawn now, and what it needs; null where that is not known. */
+  /** The contrast of a label as it is drawn now, and what it needs; null if that is not known. */
   contrastOf(selector: string): LabelContrast | null {
     const element = elementAt(selector);
     return element && contrastOfLabel(element);
   },
 
-  /** The middle of an element in the window, scrolled into sight; null where it is not there. */
+  /** The middle of an element in the window, scrolled into sight; null if it is not there. */
   middleOf(selector: string): readonly [x: number, y: number] | null {
     const element = elementAt(selector);
     if (!element) return null;
@@ -315,7 +315,7 @@ const script = {
   },
   scrollTop: (): number => scrollY,
 
-  /** A link to another page of this site, so far down that the page has to be scrolled to it; null where there is none. */
+  /** A link to another page of this site, so far down that the page has to be scrolled to it; null if there is none. */
   lowLink(): { readonly selector: string; readonly html: string; readonly href: string } | null {
     const found = linksIn(document).findLast((link) => {
       const { top } = link.getBoundingClientRect();

@@ -36,7 +36,7 @@ export interface OpenPanel {
 /** How much of the window an overlay takes. */
 const overlayShare = 0.7;
 
-/** The element that holds all that has come into sight; null where nothing has. */
+/** The element that holds all that has come into sight; null if nothing has. */
 export function panelOf(selector: string, shown: readonly number[]): OpenPanel | null {
   const toggle = subjectAt(selector);
   const wanted = new Set(shown);

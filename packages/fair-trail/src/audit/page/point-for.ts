@@ -12,7 +12,7 @@ const shares = [
 ] as const;
 
 /**
- * A point of the window at which a press meets an element, which is scrolled into sight for it; null where it is not there,
+ * A point of the window at which a press meets an element, which is scrolled into sight for it; null if it is not there,
  * or something else lies over it.
  */
 export async function pointFor(selector: string): Promise<readonly [x: number, y: number] | null> {

@@ -13,7 +13,7 @@ export function noteSubject(selector: string): void {
 
 /**
  * The element that a selector found before the last act. Where it is gone, the one that it finds now, if that is made alike:
- * a component may draw its button anew; null where another element has taken its place.
+ * a component may draw its button again; null if another element has taken its place.
  */
 export function subjectAt(selector: string): HTMLElement | null {
   const found = elementAt(selector);

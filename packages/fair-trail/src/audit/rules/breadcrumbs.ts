@@ -181,7 +181,7 @@ function said({ items }: BreadcrumbTrail): string {
   return items.map(({ label }) => `“${label}”`).join(', ');
 }
 
-/** What the page's structured data says; null where it says nothing that can be read. */
+/** What the page's structured data says; null if it says nothing that can be read. */
 function toldNames(document: Document): readonly string[] | null {
   for (const script of document.querySelectorAll('script[type="application/ld+json"]')) {
     const list = breadcrumbList(readJson(script.textContent));

@@ -54,11 +54,11 @@ export const labelNotInName: Rule = {
       // Only what renames its content can differ from it.
       if (!element.hasAttribute('aria-label') && !element.hasAttribute('aria-labelledby')) continue;
       const label = 'innerText' in element ? spoken(element.innerText) : '';
-      // A sign, or a single letter, is no label that anybody would say.
+      // A sign, or a single letter, is no label that anyone would say.
       if (label.length < 2 || !isExposed(element)) continue;
       const name = accessibleName(element, roleOf(element));
       if (!` ${spoken(name)} `.includes(` ${label} `)) {
-        yield { element, message: `It shows “${element.innerText.trim()}”, and is told as “${name}”.` };
+        yield { element, message: `It shows “${element.innerText.trim()}”, and is reported as “${name}”.` };
       }
     }
   },

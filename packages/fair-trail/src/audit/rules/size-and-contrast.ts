@@ -49,7 +49,7 @@ function contains(one: Element, other: Element): boolean {
 }
 
 /**
- * Whether the size is that of a line of text: other text stands in its own block; or nobody has said how high a line is, and
+ * Whether the size is that of a line of text: other text stands in its own block; or no one has said how high a line is, and
  * the browser decides (the exceptions "Inline" and "User agent control").
  */
 function isInLine(element: Element): boolean {
@@ -117,7 +117,7 @@ export function contrastMessage({ ratio, least }: Pick<LabelContrast, 'ratio' | 
   return `Its contrast is ${(Math.floor(ratio * 100) / 100).toFixed(2)} : 1; ${least} is needed.`;
 }
 
-/** The contrast of an element's own text with what it stands on; null where there is none, or where it is not known. */
+/** The contrast of an element's own text with what it stands on; null if there is none, or where it is not known. */
 export function contrastOfLabel(element: Element): LabelContrast | null {
   const isOff = isDisabled(element) || element.closest('[aria-disabled="true"]') !== null;
   if (isOff || !hasLabel(element) || !isVisible(element)) return null;

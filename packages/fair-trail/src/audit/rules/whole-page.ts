@@ -6,7 +6,7 @@ import { isDrawn, isExposed } from '../../reading/visible.ts';
 import { isSkipName, wordsOf } from '../../reading/words.ts';
 import type { PageContext, Rule, Violation } from '../rule.ts';
 
-/** Titles that programs write, and nobody has replaced. */
+/** Titles that programs write, and no one has replaced. */
 const emptyTitles =
   /^(?:untitled(?: document| page)?|document|new (?:page|document)|page(?: ?\d+)?|title|index|home ?page|default|todo|test|react app|vite app|app|website|[\w-]+\.(?:html?|php|aspx?|jsp))$/iu;
 

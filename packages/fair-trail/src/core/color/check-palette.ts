@@ -35,7 +35,7 @@ export function checkPalette(palette: Palette): readonly PairResult[] {
   });
 }
 
-/** For all that the foreground meets, so that mending one pair does not break another. */
+/** For all that the foreground meets, so that fixing one pair does not break another. */
 function nearestFor(palette: Palette, { foreground }: ColorPair): Color | null {
   const met = colorPairs.filter((pair) => pair.foreground === foreground);
   const least = Math.max(...met.map((pair) => pair.least));

@@ -55,7 +55,7 @@ export function nextAnnex(state: AnnexState, event: AnnexEvent): AnnexTransition
       return leaveByHand(state);
     case 'rail':
       if (state.chosen === null) return to(state);
-      // Nobody asked to leave it, so Back has nothing to come back to.
+      // No one asked to leave it, so Back has nothing to come back to.
       return {
         state: { ...state, wantsFocus: false, returns: null },
         effects: [{ type: 'navigate', id: null, replace: true }],

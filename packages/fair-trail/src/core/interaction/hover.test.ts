@@ -60,7 +60,7 @@ const anyEvent: fc.Arbitrary<HoverEvent> = fc.oneof(
   fc.constantFrom<HoverEvent>({ type: 'approach' }, waited, { type: 'cancel' }),
 );
 
-test('whatever happens, nothing is pending without a wait, and a pointer that stays away ends it', () => {
+test('whatever happens, nothing is pending without a wait, and a pointer that stays away stops it', () => {
   fc.assert(
     fc.property(fc.array(anyEvent, { maxLength: 100 }), (events) => {
       let state: HoverState = noHover;

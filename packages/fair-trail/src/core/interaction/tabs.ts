@@ -9,7 +9,7 @@ export interface TabOption {
 
 export interface TabsState {
   readonly tabs: readonly TabOption[];
-  /** Null where there is none that could be. */
+  /** Null if there is none that could be. */
   readonly selected: string | null;
   /** The one that Tab goes to: the selected one, or the one that arrow keys have walked to where activation is manual. */
   readonly reachable: string | null;

@@ -65,7 +65,7 @@ const words = fc.array(
   { minLength: 1, maxLength: 4 },
 );
 
-/** What the browser makes of the shorthand: growing, shrinking and basis; null where it takes none of it. */
+/** What the browser makes of the shorthand: growing, shrinking and basis; null if it takes none of it. */
 function browserFlex(text: string): [string, string, string] | null {
   const { style } = document.createElement('div');
   style.flex = text;

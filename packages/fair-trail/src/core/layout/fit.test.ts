@@ -9,7 +9,7 @@ describe('which items stay', () => {
     ['all, where there is room for all', widths(10, 20, 30), { room: 64, gap: 2 }, [0, 1, 2]],
     ['all, without room for the button that is not needed', widths(10, 20, 30), { room: 60, more: 40 }, [0, 1, 2]],
     ['the first, where one is too many', widths(10, 20, 30), { room: 59, more: 10 }, [0, 1]],
-    ['none, where there is no room at all', widths(10, 20, 30), { room: 5, more: 3 }, []],
+    ['none, if there is no room at all', widths(10, 20, 30), { room: 5, more: 3 }, []],
     ['of no items, none', [], { room: 0 }, []],
     ['those of higher priority', [...widths(10, 10), { width: 10, priority: 1 }], { room: 25 }, [0, 2]],
     ['the current one, at any price', [...widths(10, 10), { width: 90, current: true }], { room: 25 }, [2]],

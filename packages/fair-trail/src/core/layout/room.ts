@@ -8,7 +8,7 @@ export const rungs: readonly number[] = [
   16, 20, 24, 28, 32, 36, 40, 44, 48, 52, 56, 60, 64, 67, 70, 73, 76, 80, 84, 88, 92, 96, 100, 106, 112, 124, 140, 160,
 ];
 
-/** The smallest rung with that much room, in em; null where there is none. */
+/** The smallest rung with that much room, in em; null if there is none. */
 export function rungFor(room: number): number | null {
   return rungs.find((rung) => rung >= room) ?? null;
 }
@@ -27,7 +27,7 @@ const slotEstimate = 7;
 
 export interface RoomEstimate {
   readonly items: readonly MenuItem[];
-  /** Null where the app brings a brand of its own. */
+  /** Null if the app brings a brand of its own. */
   readonly brandText: string | null;
   /** Whether the app draws icons. Default: false. */
   readonly icons?: boolean;

@@ -14,7 +14,7 @@ import type { Site } from '../site/site.ts';
 export function breadcrumbJsonLd(site: Site, steps: readonly Breadcrumb[]): string {
   const { origin } = site;
   if (origin === null) throw new TypeError(errorText('origin-missing'));
-  // A step without a link says nothing to a machine, and its place in the list is nobody's.
+  // A step without a link says nothing to a machine, and its place in the list is no one's.
   const linked = steps.filter(({ href, current }) => href !== null || current);
   const list = {
     '@context': 'https://schema.org',

@@ -7,7 +7,7 @@ const voidElements: ReadonlySet<string> = new Set(['br', 'hr', 'img', 'input', '
 /** Around the content of a slot, so that a script that takes the document over knows where it begins and ends. */
 export const slotComments = { start: 'trail-slot', end: '/trail-slot' } as const;
 
-/** A view as HTML, for where there is no framework. Slots are filled with HTML that the app answers for. */
+/** A view as HTML, for if there is no framework. Slots are filled with HTML that the app answers for. */
 export function toHtml(
   node: ViewNode<unknown>,
   slots: Readonly<Record<string, (about: string) => string>> = {},

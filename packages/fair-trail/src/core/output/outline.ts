@@ -24,7 +24,7 @@ export interface OutlineOptions {
 }
 
 /**
- * All entries that a visitor may see, as a tree of labels and links, records in the place of the entry they fill.
+ * All entries that a visitor may see, as a tree of labels and links, records instead of the entry they fill.
  *
  * @example
  * const print = (items: readonly OutlineItem[], indent = '') => {

@@ -74,7 +74,7 @@ describe('sitemap', () => {
     expect(text.match(/hreflang="cy" href="https:\/\/x\.example\/cy\/llanw"/gu)?.length).toBe(2);
   });
 
-  test('is no file where there is no page for everyone: the protocol knows no empty one', () => {
+  test('is no file if there is no page for everyone: the protocol knows no empty one', () => {
     const planned = { id: 'a', label: 'a', href: '/a', planned: true };
     expect(sitemap(defineSite({ name: 'x', origin: 'https://x.example', entries: [planned] }))).toEqual([]);
   });

@@ -47,7 +47,7 @@ export function definitionType(definition: SiteDefinition): string {
  */
 export function siteDeclarations(definition: SiteDefinition, file: string): string {
   return [
-    `// Made by fair-trail from ${JSON.stringify(file)}, and anew whenever that changes. Do not edit it.`,
+    `// Made by fair-trail from ${JSON.stringify(file)}, and again whenever that changes. Do not edit it.`,
     "import type { Site } from 'fair-trail';",
     '',
     `declare const site: Site<${definitionType(definition)}>;`,

@@ -42,7 +42,7 @@ interface SitemapPage {
  * more addresses or bytes than one may hold. Private and planned entries, outside links and groups are left out, and so
  * are addresses of 2 048 characters and more.
  *
- * @returns no file where there is no page for everyone: the protocol knows no empty sitemap
+ * @returns no file if there is no page for everyone: the protocol knows no empty sitemap
  * @throws TypeError for a site without an origin
  * @example
  * for (const { name, text } of sitemap(site, { records })) writeFileSync(`dist/${name}`, text);

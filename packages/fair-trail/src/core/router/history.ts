@@ -12,7 +12,7 @@ export interface HistoryEntry {
 export interface Traversal {
   /** Where it moved to. */
   readonly entry: HistoryEntry;
-  /** By how many entries, backwards if negative; null where that is not known. */
+  /** By how many entries, backwards if negative; null if that is not known. */
   readonly delta: number | null;
   /** Whether the browser has shown the change with a motion of its own, such as a swipe. Default: false. */
   readonly animated?: boolean;
@@ -31,7 +31,7 @@ export interface SessionHistory {
   readonly current: HistoryEntry;
   /** Adds an entry after the current one. False where it is refused: then nothing has changed. */
   push(entry: HistoryEntry): boolean;
-  /** Puts an entry in the place of the current one. False where it is refused: then nothing has changed. */
+  /** Puts an entry instead of the current one. False where it is refused: then nothing has changed. */
   replace(entry: HistoryEntry): boolean;
   /**
    * Goes back or forward by that many entries, and calls the listeners once it is there.
@@ -49,7 +49,7 @@ export interface SessionHistory {
   /** How a link writes an address of the site. */
   href(url: string): string;
   /**
-   * The address of the site that a link means; null where the link is the browser's.
+   * The address of the site that a link means; null if the link is the browser's.
    *
    * @param document where the document is that the link is in
    */
@@ -69,7 +69,7 @@ export function addressOf(url: string): { readonly pathname: string; readonly se
   return { pathname: withoutHash.slice(0, start), search: withoutHash.slice(start) };
 }
 
-/** The hash of an address with its sign; empty where there is none. */
+/** The hash of an address with its sign; empty if there is none. */
 export function hashOf(url: string): string {
   const start = url.indexOf('#');
   return start < 0 ? '' : url.slice(start);

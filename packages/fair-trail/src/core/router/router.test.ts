@@ -129,9 +129,9 @@ describe('a page that must be asked before it is left', () => {
     expect(after('/visit', hold, will, answer(true), will).state.wish).toBeNull();
   });
 
-  test('cannot be kept where nobody knows how far the history has moved', () => {
+  test('cannot be kept where no one knows how far the history has moved', () => {
     expect(after('/visit', hold, backTo('/', null)).state.current.url).toBe('/');
-    // By zero, the browser would load the page anew.
+    // By zero, the browser would reload the page.
     expect(after('/visit', hold, backTo('/', 0)).effects.join()).not.toContain('traverse');
   });
 

@@ -58,7 +58,7 @@ export type RouterEvent =
   | { readonly type: 'load' }
   /** The visitor has waited for a moment, for the page of this many arrivals. */
   | { readonly type: 'late'; readonly arrivals: number }
-  /** The page is there, or what says that it cannot be had. */
+  /** The page is there, or what says that it is not available. */
   | { readonly type: 'loaded' };
 
 export type RouterEffect =
@@ -83,7 +83,7 @@ export type RouterEffect =
   /** To where the page was when its entry was left. */
   | { readonly type: 'restore-scroll'; readonly key: string };
 
-/** Under this, nobody feels that they wait, and a sign of waiting would only flicker. */
+/** Under this, no one feels that they wait, and a sign of waiting would only flicker. */
 const lateAfter = 120;
 
 const arrival: ReadonlySet<RouterEffect['type']> = new Set(['arrive', 'scroll-to-hash', 'restore-scroll']);
@@ -113,7 +113,7 @@ export function nextRouter(site: Site, state: RouterState, event: RouterEvent): 
       const { entry, delta } = event;
       // The same entry again is what comes of having gone back to it, for the page to be asked.
       if (entry.key === state.current.key && entry.url === state.current.url) return to(state);
-      // A distance of zero is of two entries that were taken for one: to go by it would load the page anew.
+      // A distance of zero is of two entries that were taken for one: to go by it would reload the page.
       if (delta !== null && delta !== 0 && mustAsk(state, entry.url)) {
         return ask(state, event, [{ type: 'traverse', delta: -delta, key: state.current.key }]);
       }

@@ -13,7 +13,7 @@ interface ParsedUrl {
   readonly hash: string;
 }
 
-/** Null where the URL standard's parser fails. */
+/** Null if the URL standard's parser fails. */
 export function parseUrl(input: string, base?: string): ParsedUrl | null {
   const { URL } = globalThis as unknown as { URL: new (input: string, base?: string) => ParsedUrl };
   try {

@@ -49,7 +49,7 @@ export function compareSites(before: DefinedSite, after: DefinedSite): readonly 
   return [...changes, ...lostAddresses(before, after)];
 }
 
-/** Whether visitors read the same, in each language that both versions have; where there is none, in their own. */
+/** Whether visitors read the same, in each language that both versions have; if there is none, in their own. */
 function sameTexts(one: Texts | null, other: Texts | null, before: Site, after: Site): boolean {
   if (!one || !other) return one === other;
   const both = before.languages.filter((language) => after.languages.includes(language));
@@ -61,7 +61,7 @@ function* lostAddresses(before: DefinedSite, after: DefinedSite): Generator<Site
   const reported = new Set<string>();
   for (const [language, places] of Object.entries(before.addresses)) {
     for (const { entry, path } of places) {
-      // Nobody has a link to a page that was never there.
+      // No one has a link to a page that was never there.
       if (entry.planned) continue;
       const isLost = (sample: string) => locate(after, { pathname: sample }).status !== 'exact';
       const lost = sampleAddresses(before, path, language).find(isLost);

@@ -29,7 +29,7 @@ test('a sound site has no problems', () => {
   expect(defineSite(marram).problems).toEqual([]);
 });
 
-test('all problems are told at once, and the error lists them', () => {
+test('all problems are reported at once, and the error lists them', () => {
   const broken = { name: 'x', hom: 'a', entries: [page, { ...page, href: 'data:x' }], menus: { main: ['z'] } };
   const codes = checkSite(broken).problems.map(({ code }) => code);
   expect(codes.toSorted()).toEqual(['duplicate-id', 'unknown-entry', 'unknown-field', 'unsafe-href']);

@@ -2,7 +2,7 @@ import type { Entry } from './entry.ts';
 import { fillTemplate, namesInTemplate, paramValue, type Params, type PathTemplate } from './path-template.ts';
 import type { Site } from './site.ts';
 
-/** The address that a template makes, whatever entry it leads to; null where a param cannot be written. */
+/** The address that a template makes, whatever entry it leads to; null if a param cannot be written. */
 export function addressOfTemplate(site: Site, template: PathTemplate, params: Params, language: string): string | null {
   const filled = fillTemplate(template, params);
   return filled && addressIn(site, language, filled.address);

@@ -135,7 +135,7 @@ export const siteFields = {
   menus: { type: 'menus' },
 } as const satisfies FieldTable;
 
-/** The kinds of menu items that are objects, by the field that tells them apart. */
+/** The kinds of menu items that are objects, by the field that distinguishs them. */
 export const menuItemFields = {
   entry: {
     /** The id of an entry. */

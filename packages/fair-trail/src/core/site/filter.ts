@@ -24,7 +24,7 @@ const mostRanges = 200;
 /** Letters as they are compared: without case and without marks; each of them beside its place in the label. */
 interface Folded {
   readonly text: string;
-  /** The place of each code unit of `text` in the label, and the label's length at the end; null where that is its own. */
+  /** The place of each code unit of `text` in the label, and the label's length at the end; null if that is its own. */
   readonly places: readonly number[] | null;
 }
 

@@ -30,7 +30,7 @@ function pruneEntries(
   return entries.flatMap((entry) => {
     if (entry.audience && !entry.audience.some((name) => audience.includes(name))) return [];
     kept.add(entry.id);
-    // Which audiences there are is nobody's business who is not asked.
+    // Which audiences there are is no one's business who is not asked.
     const { audience: _, ...shown } = entry;
     return [entry.entries ? { ...shown, entries: pruneEntries(entry.entries, audience, kept) } : shown];
   });

@@ -45,7 +45,7 @@ export const anyHostileSite = fc.record({
   query: fc.boolean(),
 });
 
-/** The site that is left of it; null where nothing is. */
+/** The site that is left of it; null if nothing is. */
 export function makeSite(
   drawn: typeof anyHostileSite extends fc.Arbitrary<infer Drawn> ? Drawn : never,
 ): DefinedSite | null {

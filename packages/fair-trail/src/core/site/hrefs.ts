@@ -50,7 +50,7 @@ export function hrefIn(site: Site, id: string, language: string, params: Params 
 }
 
 /**
- * The address of an entry, as `hrefTo` writes it; null where there is none to write.
+ * The address of an entry, as `hrefTo` writes it; null if there is none to write.
  *
  * @param language one of the site's; default: its own
  *

@@ -69,7 +69,7 @@ describe('in two languages', () => {
   });
 });
 
-test('one mistake in all languages is told once', () => {
+test('one mistake in all languages is reported once', () => {
   const entries = [...definition.entries, { id: 'again', label: 'Again', href: '/tides' }];
   expect(checkSite({ ...definition, entries }).problems).toEqual([
     expect.objectContaining({ code: 'duplicate-address', pointer: '/entries/3/href' }),

@@ -107,7 +107,7 @@ function load(compiled: CompiledSite): Site {
     });
 
   const indexes = new Map<string, AddressIndex>();
-  /** The addresses of a language; nobody pays for them before the first is looked up. */
+  /** The addresses of a language; no one pays for them before the first is looked up. */
   const indexOf = (language: string): AddressIndex => {
     const known = indexes.get(language);
     if (known) return known;

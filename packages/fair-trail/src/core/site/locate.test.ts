@@ -135,7 +135,7 @@ function addressesOf(entries: readonly EntryDefinition[]): { id: string; steps: 
   ]);
 }
 
-/** How specific a step that fits is; null where it does not fit. */
+/** How specific a step that fits is; null if it does not fit. */
 function rank(step: string | undefined, segment: string | undefined): number | null {
   if (step === '*') return 4;
   if (step === undefined || segment === undefined) return step === segment ? 0 : null;

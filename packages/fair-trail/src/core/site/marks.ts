@@ -108,7 +108,7 @@ function rankOf({ kind, entry, params }: MenuItem, holdsMark: boolean, position:
   if (isSamePlace && entry === position.entry && position.status === 'exact') return Number.POSITIVE_INFINITY;
   // An item for one place is no section of another; one for the whole entry is the section of all in it.
   if (Object.keys(params).length > 0 && !isSamePlace) return throughItems;
-  // The entry at "/" is nobody's section: it would be lit on every page.
+  // The entry at "/" is no one's section: it would be lit on every page.
   return entry.isRoot ? throughItems : depth + 2;
 }
 

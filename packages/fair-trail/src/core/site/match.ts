@@ -30,7 +30,7 @@ export interface Match {
 /** What a pathname of the site leads to. */
 export interface PathnameMatch {
   readonly language: string;
-  /** Null where no entry is known. */
+  /** Null if no entry is known. */
   readonly match: Match | null;
 }
 

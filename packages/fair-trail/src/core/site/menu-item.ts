@@ -5,7 +5,7 @@ export type Mark = 'page' | 'section' | null;
 
 /**
  * What an item is: a `link`; a `group` of others without an address; an `action`, which is a button; a `divider`; a
- * `reserved` cell, kept for what a visitor may turn out to see; or, in the place of records, that they are `loading`, that it `failed`, or that there
+ * `reserved` cell, kept for what a visitor may turn out to see; or, instead of records, that they are `loading`, that it `failed`, or that there
  * are none (`empty`).
  */
 export type MenuItemKind = 'link' | 'group' | 'action' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
@@ -25,11 +25,11 @@ export interface MenuItem {
   readonly choice: string | null;
   /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
-  /** Null where there is no link. */
+  /** Null if there is no link. */
   readonly href: string | null;
   readonly summary: string | null;
   readonly badge: string | null;
-  /** What is said instead of the badge; null where the badge says it itself. */
+  /** What is said instead of the badge; null if the badge says it itself. */
   readonly spokenBadge: string | null;
   /** The name of the icon: the entry's `currentIcon` while it is marked. */
   readonly icon: string | null;

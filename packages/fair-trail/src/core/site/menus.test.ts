@@ -114,7 +114,7 @@ describe('a menu', () => {
     expect(menu('main', url)).toBe(expected);
   });
 
-  test('shows an entry to those it is for, and to nobody else what is below it', () => {
+  test('shows an entry to those it is for, and to no one else what is below it', () => {
     expect(menu('deep', '/log/sessions')).toBe('Hides(Lantern Room) Practical(Visit Book)');
     const ringer = { audience: ['ringer'] };
     expect(menu('deep', '/log/sessions', ringer)).toBe(

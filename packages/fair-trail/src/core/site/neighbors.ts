@@ -13,7 +13,7 @@ export interface Neighbor {
   readonly href: string;
 }
 
-/** The pages around one, for reading in order. Null where there is none. */
+/** The pages around one, for reading in order. Null if there is none. */
 export interface Neighbors {
   readonly previous: Neighbor | null;
   readonly next: Neighbor | null;

@@ -76,7 +76,7 @@ export interface FilledTemplate {
 }
 
 /**
- * Puts the values of params into a template; null where one is missing, or would leave a segment that a URL parser takes
+ * Puts the values of params into a template; null if one is missing, or would leave a segment that a URL parser takes
  * away. No address begins with two slashes, which would name another host.
  */
 export function fillTemplate(template: PathTemplate, params: Params): FilledTemplate | null {

@@ -175,7 +175,7 @@ function splitAtSlashes(parts: readonly Part[]): Path {
   for (const group of filled) refuseDots(group);
   let wildcards = 0;
   const nextNumber = () => String(wildcards++);
-  // From the first wildcard that is not the whole of the last segment, the rest cannot be told apart by its slashes.
+  // From the first wildcard that is not the whole of the last segment, the rest cannot be distinguished by its slashes.
   const open = filled.findIndex((group, index) => {
     return group.some(({ kind }) => kind === 'wildcard') && (group.length > 1 || index < filled.length - 1);
   });

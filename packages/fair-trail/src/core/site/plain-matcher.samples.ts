@@ -117,8 +117,8 @@ interface Candidate {
 }
 
 /**
- * The entry of a pathname, without what lies below it, and its params; null where none fits, undefined where two fit
- * equally. Only addresses without a wildcard before their end are told apart as the library does.
+ * The entry of a pathname, without what lies below it, and its params; null if none fits, undefined if two fit
+ * equally. Only addresses without a wildcard before their end are distinguished as the library does.
  */
 export function matchPlainly(places: readonly PlainPlace[], pathname: string): PlainMatch | null | undefined {
   const segments = pathname

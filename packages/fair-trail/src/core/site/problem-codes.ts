@@ -50,7 +50,7 @@ const severities = {
 
 export type ProblemCode = keyof typeof severities;
 
-/** What a message repeats: the wrong value and, where there is one, the other place or the allowed values. */
+/** What a message repeats: the wrong value and, if there is one, the other place or the allowed values. */
 export interface ProblemDetails {
   readonly value?: string;
   readonly other?: string;

@@ -69,7 +69,7 @@ const texts: Readonly<Record<ProblemCode, readonly [message: ProblemText, remedy
   ],
   'prefix-taken': [
     ({ value, other }) => `The address at ${other} begins with "/${value}", which is the prefix of a language.`,
-    () => 'Give the entry another address: with this one, nobody could come to it.',
+    () => 'Give the entry another address: with this one, no one could come to it.',
   ],
   'needs-path': [
     ({ value }) => `"${value}" needs an href that is a path of this site.`,
@@ -130,7 +130,7 @@ const texts: Readonly<Record<ProblemCode, readonly [message: ProblemText, remedy
     () => 'If that is not meant, give one of the two another address; the earlier segment decides.',
   ],
   'placeholder-link': [
-    ({ value }) => `"${value}" looks like a placeholder: nobody can visit it.`,
+    ({ value }) => `"${value}" looks like a placeholder: no one can visit it.`,
     () => 'Write the real address, or remove the entry until there is one.',
   ],
   'destination-repeats': [
@@ -139,7 +139,7 @@ const texts: Readonly<Record<ProblemCode, readonly [message: ProblemText, remedy
   ],
   'label-repeats': [
     ({ value, other }) => `In this menu "${value}" also leads elsewhere, at ${other}.`,
-    () => 'Give them labels that tell them apart.',
+    () => 'Give them labels that distinguish them.',
   ],
   'unreachable-entry': [
     ({ value }) => `No menu has the entry "${value}", nor any entry above it.`,

@@ -19,7 +19,7 @@ import { problem } from './problems.ts';
 export interface EntryContext {
   readonly caseSensitive: boolean;
   readonly languages: Languages;
-  /** The audiences that there are; null where the site does not list them. */
+  /** The audiences that there are; null if the site does not list them. */
   readonly audiences: readonly string[] | null;
 }
 

@@ -207,7 +207,7 @@ class EntryReader implements EntryIndex {
     return written;
   }
 
-  /** Where the very same object was read before; null where it was not. One that holds itself would never end. */
+  /** Where the very same object was read before; null if it was not. One that holds itself would never end. */
   #pointerOfSame(object: object, id: string | null, place: FieldLocation): string | null {
     if (id === null) {
       const before = this.#nameless.get(object);

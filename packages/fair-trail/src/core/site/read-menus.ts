@@ -27,7 +27,7 @@ const mostLevels = 32;
 interface MenuContext {
   readonly byId: ReadonlyMap<string, Entry>;
   readonly languages: Languages;
-  /** The audiences that there are; null where the site does not list them. */
+  /** The audiences that there are; null if the site does not list them. */
   readonly audiences: readonly string[] | null;
 }
 

@@ -1,6 +1,6 @@
 import type * as development from './replace-site.ts';
 
-/** Nobody edits the site file of an app that is published. */
+/** No one edits the site file of an app that is published. */
 export const currentSite: typeof development.currentSite = (site) => site;
 export const onSiteReplaced: typeof development.onSiteReplaced = () => () => undefined;
 export const replaceSite: typeof development.replaceSite = () => undefined;

@@ -23,7 +23,7 @@ export function onSiteReplaced(listener: () => void): () => void {
   return () => void listeners.delete(listener);
 }
 
-/** Puts a newer version of a site in the place of the one that the app imported. */
+/** Puts a newer version of a site instead of the one that the app imported. */
 export function replaceSite(site: Site, next: Site): void {
   Object.assign(site, next);
   replacements.set(site, next);

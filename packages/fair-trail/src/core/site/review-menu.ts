@@ -45,7 +45,7 @@ interface ReviewedItem {
   readonly choice: string | null;
 }
 
-/** What is likely to hurt someone in a menu: long lists, labels that cannot be told apart, icons that are missing. */
+/** What is likely to be a mistake in a menu: long lists, labels that cannot be distinguished, icons that are missing. */
 export function reviewMenu(site: Site, nodes: readonly MenuNode[], pointer: string): Problem[] {
   const reviewer = new MenuReviewer(site);
   const items = reviewer.visit(nodes, pointer, null);

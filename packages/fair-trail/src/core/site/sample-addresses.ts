@@ -4,7 +4,7 @@ import { decodeSegment } from './encoding.ts';
 import { namesOf, type Path, type Segment } from './path.ts';
 import type { Site } from './site.ts';
 
-/** Nobody writes it, so only a param or a wildcard takes it. */
+/** No one writes it, so only a param or a wildcard takes it. */
 const unwritten = '\u2060';
 
 /** Stands for any value of a param; long enough for several params that stand side by side. */

@@ -38,7 +38,7 @@ const pattern = fc
 const word = fc.constantFrom('a', 'b', 'ab', 'aab', 'a.html', 'x-y', ':', 'a-b-', 'abab', '.html');
 const address = fc.array(word, { maxLength: 6 }).map((words) => `/${words.join('/')}`);
 
-/** What the standard's pattern takes from an address, decoded; null where it does not match. */
+/** What the standard's pattern takes from an address, decoded; null if it does not match. */
 function standard(source: string, pathname: string): Record<string, string> | null {
   const found = new URLPattern({ pathname: source }).exec({ pathname });
   if (!found) return null;
@@ -46,7 +46,7 @@ function standard(source: string, pathname: string): Record<string, string> | nu
   return Object.fromEntries(groups.map(([name, value]) => [name, decodeURIComponent(value ?? '')]));
 }
 
-/** The same of ours; undefined where the pattern is one that we refuse. */
+/** The same of ours; undefined if the pattern is one that we refuse. */
 function ours(source: string, pathname: string): Record<string, string> | null | undefined {
   const { site } = checkSite({ name: 'x', entries: [{ id: 'a', label: 'a', href: source }] });
   if (!site) return undefined;

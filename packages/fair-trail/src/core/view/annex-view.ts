@@ -36,7 +36,7 @@ export interface AnnexViewOptions {
   /** The ids of its groups that are open, and of those that are closing. */
   readonly open: ReadonlySet<string>;
   readonly closing: ReadonlySet<string>;
-  /** What is drawn of a menu that is too large to be drawn as a whole; null where all of it is. Default: all. */
+  /** What is drawn of a menu that is too large to be drawn as a whole; null if all of it is. Default: all. */
   readonly pieces?: ShownPieces | null;
 }
 

@@ -41,7 +41,7 @@ export interface BarViewOptions {
   readonly endPlace?: 'row' | 'panel';
   /** The keys of the items that do not fit (`more`); null while that has not been measured. Default: null. */
   readonly beyond?: readonly string[] | null;
-  /** The least room, in em, in which the items stand in a row; null where no room is enough. */
+  /** The least room, in em, in which the items stand in a row; null if no room is enough. */
   readonly room: number | null;
   /** Where the brand leads; null makes it plain text. */
   readonly brandHref: string | null;

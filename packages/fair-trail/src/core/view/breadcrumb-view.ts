@@ -26,7 +26,7 @@ export interface BreadcrumbViewOptions {
   /** What is shown where room is short: as much as fits, or the `parent` alone. Default: `fold`. */
   readonly whenNarrow?: 'fold' | 'parent';
   /**
-   * What stands beside a step, by its entry's id, in a panel of its own. Nothing yet is no items: what nobody has asked for
+   * What stands beside a step, by its entry's id, in a panel of its own. Nothing yet is no items: what no one has asked for
    * may be long. Default: no step has a panel.
    */
   readonly siblings?: Readonly<Record<string, readonly MenuItem[]>>;

@@ -4,12 +4,12 @@ import { element, type ViewElement } from './view.ts';
 
 export interface FilterViewOptions {
   readonly id: string;
-  /** What a query leaves; null where there is none. */
+  /** What a query leaves; null if there is none. */
   readonly filtered: Filtered | null;
   readonly wording: Wording;
 }
 
-/** The field that filters a list, and beside it how much is left: for ears, and for eyes where that is nothing. */
+/** The field that filters a list, and the number of matches: for screen readers, and visible when there are none. */
 export function filterView({ id, filtered, wording }: FilterViewOptions): ViewElement {
   const label = element('label', { class: 'ft-visually-hidden', for: id }, [wording.filter]);
   const field = element('input', {

@@ -55,7 +55,7 @@ const rememberedItemView = remembering(
 
 /** @param index the item's place in its list */
 export function menuItemView(item: MenuItem, index: number, options: MenuViewOptions): ViewElement<ActionEvent> {
-  // Many places of a menu share one object for what says nothing: their places tell them apart.
+  // Many places of a menu share one object for what says nothing: their places distinguish them.
   if (item.kind !== 'link' && item.kind !== 'group' && item.kind !== 'action') return newItemView(item, index, options);
   return rememberedItemView(item, options);
 }

@@ -9,9 +9,9 @@ import type { BarOptions, BreadcrumbsOptions, SidebarOptions, TabsOptions } from
 export interface AttributeForm<Value = never> {
   /** What the value may be, for a message to whoever wrote another one. */
   readonly of: string;
-  /** The value of an attribute; undefined where it is none. */
+  /** The value of an attribute; undefined if it is none. */
   readonly read: (text: string) => Value | undefined;
-  /** The attribute of a value; null where it is left out. */
+  /** The attribute of a value; null if it is left out. */
   readonly write: (value: Value) => string | null;
 }
 

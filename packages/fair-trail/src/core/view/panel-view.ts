@@ -84,7 +84,7 @@ export function panelButtonView(item: MenuItem, options: PanelViewOptions, press
   return element('button', attributes, [panelSign], { click: press });
 }
 
-/** The whole item, where there is no page to link to. */
+/** The whole item, if there is no page to link to. */
 export function groupButtonView(
   item: MenuItem,
   options: PanelViewOptions,

@@ -46,7 +46,7 @@ function countOf(items: readonly MenuItem[]): number {
   return count;
 }
 
-/** The parts of a list, with gaps where nobody has asked for what is there. */
+/** The parts of a list, with gaps where no one has asked for what is there. */
 export function partsOf(items: readonly MenuItem[], list: string, pieces: ShownPieces): readonly ListPart[] {
   if (items.length <= pieceSize) return items.map((item, index) => ({ item, index }));
   const asked = pieces.get(list) ?? none;

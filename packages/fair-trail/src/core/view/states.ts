@@ -9,7 +9,7 @@ const control = <Selector extends string>(selector: Selector) =>
 
 /**
  * Every state that a part can be in, and how the document says so: the one list that views, styles and colors are held
- * against. A state is told by the ARIA attribute that states it, or by the CSS pseudo-class of what the reader does.
+ * against. A state is known by the ARIA attribute that states it, or by the CSS pseudo-class of what the reader does.
  */
 export const partStates = {
   link: {

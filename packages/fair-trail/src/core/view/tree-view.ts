@@ -32,9 +32,9 @@ export interface TreeViewOptions extends MenuViewOptions {
   readonly open: ReadonlySet<string>;
   /** The ids of those on their way out. */
   readonly closing: ReadonlySet<string>;
-  /** What a query leaves; null where there is none. */
+  /** What a query leaves; null if there is none. */
   readonly filtered: Filtered | null;
-  /** What is drawn of a menu that is too large to be drawn as a whole; null where all of it is. Default: all. */
+  /** What is drawn of a menu that is too large to be drawn as a whole; null if all of it is. Default: all. */
   readonly pieces?: ShownPieces | null;
   /** The keys of items that open in an annex, the id of that, and which one is chosen there. */
   readonly annex: {
@@ -166,7 +166,7 @@ function newGroupView(item: MenuItem, id: string, options: TreeViewOptions): Vie
       ? [linkView(item, options, ranges), panelButtonView(item, panel, pressed)]
       : [groupButtonView(item, panel, pressed, ranges)];
   const attributes = { class: 'ft-panel', id: panelId, 'data-ft-label': item.label, inert: panel.closing };
-  // Of a large menu, nothing is drawn that nobody can see.
+  // Of a large menu, nothing is drawn that no one can see.
   const isDrawn = (options.pieces ?? null) === null || expanded || panel.closing;
   const list = isDrawn ? treeView(item.items, id, options) : null;
   const content = element<TreeViewEvent>('div', { class: 'ft-panel-content' }, [list]);

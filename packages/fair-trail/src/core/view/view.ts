@@ -65,7 +65,7 @@ export function isViewElement<Event>(node: ViewNode<Event>): node is ViewElement
   return typeof node !== 'string' && !('slot' in node);
 }
 
-/** The part of a view with that key, such as `toggle`; null where there is none now. */
+/** The part of a view with that key, such as `toggle`; null if there is none now. */
 export function partOf<Event>(view: ViewElement<Event>, key: string): ViewElement<Event> | null {
   for (const child of view.children) {
     if (!isViewElement(child)) continue;
@@ -76,7 +76,7 @@ export function partOf<Event>(view: ViewElement<Event>, key: string): ViewElemen
 }
 
 /**
- * The view with a slot named `children` in the place of what is in one of its elements: the app arranges that itself, with
+ * The view with a slot named `children` instead of what is in one of its elements: the app arranges that itself, with
  * the parts of the view (`partOf`) among its own markup.
  *
  * @param name the class of the element

@@ -1,6 +1,6 @@
 import { replaced } from '../promises.samples.ts';
 
-/** Tabs that nobody made with this library: what the contract of tabs is tried on. */
+/** Tabs that no one made with this library: what the contract of tabs is tried on. */
 
 const tabs = ['Song', 'Range', 'Archive', 'Ringing'];
 
@@ -88,7 +88,7 @@ export const tabsFaults: readonly TabsFault[] = [
     },
   },
   {
-    name: 'the selected one is told by a class',
+    name: 'only a class says which one is selected',
     part: 'mouse',
     broken: inScript(
       "tab.setAttribute('aria-selected', String(tab === chosen))",

@@ -83,7 +83,7 @@ export async function openBidi({ socket, capabilities = {} }: BidiOptions): Prom
     if (found === undefined) throw new DriverFailure('no such frame', 'The frame is not there');
     inFrame = found;
   };
-  /** A frame that was made anew has to be entered again. */
+  /** A frame that was made again has to be entered again. */
   const within = async <Answered>(act: (target: string) => Promise<Answered>): Promise<Answered> => {
     try {
       if (frame !== null && inFrame === null) await enterFrame();

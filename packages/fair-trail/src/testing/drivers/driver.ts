@@ -49,7 +49,7 @@ export interface Driver {
    * them.
    */
   readonly evaluate: (expression: string) => Promise<unknown>;
-  /** The element that an expression gives; null where there is none. */
+  /** The element that an expression gives; null if there is none. */
   readonly find: (expression: string) => Promise<WebElement | null>;
   /** Real input. What is pressed stays so until it is released, in this call or in a later one. */
   readonly perform: (sources: readonly InputSource[]) => Promise<void>;

@@ -60,7 +60,7 @@ export async function openWebDriver({ server, capabilities = {} }: WebDriverOpti
     isInFrame = true;
   };
   const run = (script: string) => ask('POST', `${at}/execute/sync`, { script, args: [] });
-  /** A frame that was made anew has to be entered again. */
+  /** A frame that was made again has to be entered again. */
   const within = async <Answer>(act: () => Promise<Answer>): Promise<Answer> => {
     try {
       if (frame !== null && !isInFrame) await enterFrame();

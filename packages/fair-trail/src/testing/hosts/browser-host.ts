@@ -22,7 +22,7 @@ export interface BrowserTools {
 
 const name = 'the page of the test itself';
 const noLoading =
-  'loading anew would end the test that stands in the same document; drive the page from outside for that';
+  'loading again would end the test that stands in the same document; drive the page from outside for that';
 
 /** How long a press may take to find its target in rest, in milliseconds. */
 const timeout = 5000;

@@ -53,7 +53,7 @@ export function driverHost(driver: Driver, { hasTouch = false, answersWithin = 1
           address = at;
           return answer;
         }
-        // A page that was loaded anew knows nothing of the reader.
+        // A page that was reloaded knows nothing of the reader.
         await evaluate(`void (() => { ${source} })()`);
       } catch (error) {
         const failure = asFailure(error);

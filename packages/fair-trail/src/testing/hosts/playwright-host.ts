@@ -62,7 +62,7 @@ export function playwrightHost(
     throw new NavigationFailure('not-pressed', {
       wanted: 'Something that was there a moment ago was to be used.',
       found: `it has gone from ${page.url()}`,
-      likely: 'the page was left meanwhile, or the menu is made anew over and over.',
+      likely: 'the page was left meanwhile, or the menu is made again over and over.',
     });
   };
   const ask: Host['ask'] = async (question, ...given) => {
@@ -82,7 +82,7 @@ export function playwrightHost(
         const answered = (await evaluate(call)) as string | PageAnswer | null;
         if (answered !== null)
           return (typeof answered === 'string' ? (JSON.parse(answered) as PageAnswer) : answered).answer;
-        // A page that was loaded anew knows nothing of the reader.
+        // A page that was reloaded knows nothing of the reader.
         await evaluate(`void (() => { ${source} })()`);
       } catch (error) {
         if (page.isClosed() || performance.now() > end || !isLeaving(error)) throw asFailure(error, page);

@@ -29,7 +29,7 @@ export class ReaderInReach {
     throw new NavigationFailure('not-pressed', {
       wanted: 'Something that was there a moment ago was to be used.',
       found: 'it has gone from the document',
-      likely: 'the menu is made anew over and over, as by a component without a stable key.',
+      likely: 'the menu is made again over and over, as by a component without a stable key.',
     });
   }
 

@@ -7,7 +7,7 @@ import { ReaderInReach } from './reader-in-reach.ts';
 export interface SimulatedOptions {
   /** Goes to an address. Default: a new history entry, and the event of one that was gone to. */
   readonly visit?: (address: string) => void | Promise<void>;
-  /** Makes the page anew. Default: a reload is not judged. */
+  /** Makes the page again. Default: a reload is not judged. */
   readonly reload?: () => void | Promise<void>;
 }
 
@@ -89,7 +89,7 @@ function pressOf(window: SimulatedWindow, type: string, options: MouseEventInit)
   return new Press(type, options);
 }
 
-/** Clicks, and tells the address that a browser would now load; null where the page has taken the click itself. */
+/** Clicks, and tells the address that a browser would now load; null if the page has taken the click itself. */
 function clickOn(window: SimulatedWindow, element: HTMLElement): string | null {
   let followed: string | null = null;
   const look = (event: Event) => {

@@ -60,7 +60,7 @@ describe('whatever a menu is made of, it is read as it is heard', () => {
       'navigation “Main”\n    Ant → /a\n    Bee → /b\n    Cat → /c',
     ],
     [
-      'what is not for ears, or beside the window',
+      'what is hidden from screen readers, or outside the window',
       '<nav aria-label="Main"><a href="/a" aria-hidden="true">Ant</a><a href="/b" style="position: absolute; left: -5000px">Bee</a><a href="/c">Cat</a></nav>',
       'navigation “Main”\n    (Bee) → /b\n    Cat → /c',
     ],

@@ -131,7 +131,7 @@ export class DocumentReader implements PageReader {
     return this.#name;
   }
 
-  /** For hosts in the same window: what a number stands for; null where it has gone. */
+  /** For hosts in the same window: what a number stands for; null if it has gone. */
   element(number: number): HTMLElement | null {
     return this.#elements.at(number);
   }

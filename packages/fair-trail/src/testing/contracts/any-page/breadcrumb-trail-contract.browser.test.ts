@@ -19,7 +19,7 @@ test('the ways to pages of a site', () => {
   ]);
 });
 
-describe('breadcrumbs of anybody’s making', () => {
+describe('breadcrumbs of anyone’s making', () => {
   breadcrumbTrailContract({ open: showSubject, pages });
 });
 

@@ -23,7 +23,7 @@ export interface BreadcrumbPage {
   readonly breadcrumbs: readonly string[];
 }
 
-/** Breadcrumbs of anybody's making, and how a test gets at them. */
+/** Breadcrumbs of anyone's making, and how a test gets at them. */
 export interface BreadcrumbTrailSubject {
   /**
    * Shows the page at an address, in a window of 1280 × 800, and takes away what it showed before: a test may open
@@ -204,7 +204,7 @@ const keyboard: BreadcrumbTrailPart = {
   ],
 };
 
-/** Presses the button behind which a step is, where there is one: it may stand beside the step, and go as it is pressed. */
+/** Presses the button behind which a step is, if there is one: it may stand beside the step, and go as it is pressed. */
 async function unfold(page: Navigation, name: string): Promise<void> {
   const { items } = await trailIn(page).read();
   if (items.some((item) => item.name === name && item.isShown)) return;
@@ -212,7 +212,7 @@ async function unfold(page: Navigation, name: string): Promise<void> {
   if (button) await page.press(button.name);
 }
 
-/** Where there is less room, the step next above the page is to be had still: on a phone it is the way back. */
+/** Where there is less room, the step next above the page is available still: on a phone it is the way back. */
 async function expectToFit(
   subject: BreadcrumbTrailSubject,
   input: Input,
@@ -244,7 +244,7 @@ const narrow: BreadcrumbTrailPart = {
   wcag: ['1.4.10'],
   clauses: [
     {
-      name: 'in a window of 320 px nothing reaches beyond it, and the step above the page is to be had',
+      name: 'in a window of 320 px nothing reaches beyond it, and the step above the page is available',
       run: (subject) => expectToFit(subject, 'mouse', 100, 320),
     },
   ],
@@ -255,7 +255,7 @@ const largeText: BreadcrumbTrailPart = {
   wcag: ['1.4.4', '1.4.10'],
   clauses: [
     {
-      name: 'with text of twice its size nothing reaches beyond the window, and the step above the page is to be had',
+      name: 'with text of twice its size nothing reaches beyond the window, and the step above the page is available',
       run: (subject) => expectToFit(subject, 'mouse', 200, 1280),
     },
   ],

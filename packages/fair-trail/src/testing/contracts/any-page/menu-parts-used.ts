@@ -139,7 +139,7 @@ export const largeText: MenuPart = {
   wcag: ['1.4.4', '1.4.10'],
   clauses: [
     {
-      name: 'with text of twice its size every page is still to be had',
+      name: 'with text of twice its size every page is still available',
       run: async (subject) => {
         const { page, last } = await begin(subject);
         await page.at({ width: 1280, textSize: 200 });

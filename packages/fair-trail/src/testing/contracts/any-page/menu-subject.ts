@@ -24,7 +24,7 @@ export interface MenuPage {
   readonly heading?: string;
 }
 
-/** A menu of anybody's making, and how a test gets at it. */
+/** A menu of anyone's making, and how a test gets at it. */
 export interface MenuSubject {
   /**
    * Shows the page at an address, in a window of 1280 × 800, and takes away what it showed before: a test may open
@@ -35,7 +35,7 @@ export interface MenuSubject {
   readonly menu?: string;
   /** Every page of this site that it leads to, the first one being where tests begin. `menuPages` makes them of a site. */
   readonly pages: readonly MenuPage[];
-  /** An address of the site that nobody made. Default: `/no-such-page`. */
+  /** An address of the site that no one made. Default: `/no-such-page`. */
   readonly unknownAddress?: string;
 }
 

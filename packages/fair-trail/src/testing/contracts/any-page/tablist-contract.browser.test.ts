@@ -9,7 +9,7 @@ afterEach(clearSubject);
 
 const show = (markup: typeof tabsByHand, patience = 3000) => showSubject('/curlew', markup, { patience });
 
-describe('tabs of anybody’s making', () => {
+describe('tabs of anyone’s making', () => {
   tablistContract({ open: () => show(tabsByHand), tabs: 'Curlew' });
 });
 

@@ -6,10 +6,10 @@ import type { TablistReading, TabReading } from '../../../reading/page-reading.t
 import type { Tablist } from '../../tablist.ts';
 import { type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
 
-/** Tabs of anybody's making, and how a test gets at them. */
+/** Tabs of anyone's making, and how a test gets at them. */
 export interface TablistSubject {
   /**
-   * Shows the page that they are on anew, in a window of 1280 × 800, and takes away what it showed before: a test may open
+   * Shows the page that they are on again, in a window of 1280 × 800, and takes away what it showed before: a test may open
    * it several times, once after another.
    */
   readonly open: () => Promise<Navigation>;

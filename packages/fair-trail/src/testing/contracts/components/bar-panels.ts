@@ -173,7 +173,7 @@ export function barPanelsContract(mount: MountBar, skipped: SkippedParts = {}): 
         await userEvent.hover(element(locator));
       };
 
-      test('opens nothing where nobody asked for it', async () => {
+      test('opens nothing where no one asked for it', async () => {
         mount({ definition: nested });
         await expect.element(practical).toBeVisible();
         await over(practical);

@@ -108,7 +108,7 @@ export function breadcrumbsContract(mount: MountBreadcrumbs, skipped: SkippedPar
         await expect.element(unfold).not.toBeInTheDocument();
       });
 
-      test('fold anew for another page with as many steps', async () => {
+      test('fold again for another page with as many steps', async () => {
         await page.viewport(620, 700);
         const { update } = mount({ url: '/log/seasons/spring' });
         await expect.element(link('Ringing log')).toBeVisible();
@@ -158,7 +158,7 @@ export function breadcrumbsContract(mount: MountBreadcrumbs, skipped: SkippedPar
         await expect.element(link('11-oct')).toBeVisible();
       });
 
-      test('have a separator that nobody hears', async () => {
+      test('have a separator that no one hears', async () => {
         mount({ url: round, separator: '→' });
         await expect.element(link('Today')).toBeVisible();
         const separators = [...html(way).querySelectorAll('[aria-hidden=true]')];

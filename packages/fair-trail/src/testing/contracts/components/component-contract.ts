@@ -23,7 +23,7 @@ function unsoundMarkup(): readonly string[] {
     return document.getElementById(element.getAttribute('aria-controls') ?? '') === null;
   });
   // Some browsers take a list without bullets for no list; the role says that it is one.
-  look('nav :is(ul, ol):not([role="list"])', 'is a list without bullets, and no list for everybody', (element) => {
+  look('nav :is(ul, ol):not([role="list"])', 'is a list without bullets, and no list for everyone', (element) => {
     return getComputedStyle(element).listStyleType === 'none';
   });
   look('a[target="_blank"]:not([rel~="noopener"])', 'lets the page it opens reach this one');

@@ -87,7 +87,7 @@ export function sidebarGroupsContract(mount: MountSidebar, skipped: SkippedParts
         },
       );
 
-      test('have lists that are on their way, empty, or could not be had', async () => {
+      test('have lists that are on their way, empty, or could not be loaded', async () => {
         const { update } = mount({ url: '/autumn', records: { sessions: 'loading' } });
         await expect.element(navigation.getByText('Loading…')).toBeVisible();
         update({ url: '/autumn', records: { sessions: 'failed' } });
