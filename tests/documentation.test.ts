@@ -13,6 +13,7 @@ import { toFinding } from '../packages/fair-trail/src/audit/rule.ts';
 import type { Report } from '../packages/fair-trail/src/core/report.ts';
 import { problem } from '../packages/fair-trail/src/core/site/problems.ts';
 import { warning } from '../packages/fair-trail/src/core/warnings.ts';
+import { writtenPages } from '../scripts/documentation-pages.mjs';
 import { siteFilePage, siteSchema } from '../scripts/field-documents.mjs';
 import { failureCodes as testFailureCodes, NavigationFailure } from '../packages/fair-trail/src/testing/failures.ts';
 
@@ -46,6 +47,10 @@ test('the schema and the tables of docs/site-file.md are those that scripts/fiel
   expect(JSON.parse(read('packages/fair-trail/site.schema.json'))).toEqual(siteSchema());
   expect(read('docs/site-file.md')).toBe(await siteFilePage(read('docs/site-file.md')));
 });
+
+test('the lists of codes and commands and the map of the code are those that scripts/documentation-pages.mjs makes', async () => {
+  for (const [file, text] of await writtenPages()) expect(read(file), file).toBe(text);
+}, 120_000);
 
 test('docs/warnings.md explains every warning, and no other', () => {
   const titles = [...read('docs/warnings.md').matchAll(/^### (.+)$/gmu)].map((found) => found[1]);

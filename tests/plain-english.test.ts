@@ -28,7 +28,11 @@ const words: readonly (readonly [pattern: RegExp, instead: string])[] = [
 
 const own = 'tests/plain-english.test.ts';
 const { stdout } = spawnSync('git', ['ls-files'], { cwd: path.resolve(import.meta.dirname, '..'), encoding: 'utf8' });
-const files = stdout.split('\n').filter((file) => /\.(?:md|ts|tsx|mjs|js|css|vue|html|json)$/u.test(file) && file !== own && file !== 'package-lock.json');
+const files = stdout
+  .split('\n')
+  .filter(
+    (file) => /\.(?:md|ts|tsx|mjs|js|css|vue|html|json)$/u.test(file) && file !== own && file !== 'package-lock.json',
+  );
 
 test('no text and no comment has a word of the list', () => {
   expect(files.length).toBeGreaterThan(500);
