@@ -23,7 +23,7 @@ export interface BreadcrumbPage {
   readonly breadcrumbs: readonly string[];
 }
 
-/** Breadcrumbs of anyone's making, and how a test gets at them. */
+/** Any breadcrumbs, and how the test reaches them. */
 export interface BreadcrumbTrailSubject {
   /**
    * Shows the page at an address, in a window of 1280 × 800, and takes away what it showed before: a test may open
@@ -39,8 +39,9 @@ export interface BreadcrumbTrailSubject {
 type BreadcrumbTrailPart = ContractPart<BreadcrumbTrailSubject>;
 
 /**
- * The ways to pages of a site, as the site file has them. The home page shows none.
+ * The breadcrumbs of pages, as the site file has them. The home page has none.
  *
+ * @throws TypeError for an address that is not a page of the site
  * @example
  * const pagesToTest = breadcrumbPages(site, ['/hides/causeway']);
  */
@@ -50,7 +51,13 @@ export function breadcrumbPages(
   records: SiteRecords = {},
 ): readonly BreadcrumbPage[] {
   return addresses.map((address) => {
-    const labels = breadcrumbs(site, locate(site, address), records).map(({ label }) => label);
+    const position = locate(site, address);
+    if (position.status !== 'exact') {
+      throw new TypeError(
+        `breadcrumbPages: "${address}" is not a page of the site. Correct the address in the test, or add the page to the site file.`,
+      );
+    }
+    const labels = breadcrumbs(site, position, records).map(({ label }) => label);
     return { address, breadcrumbs: labels.length > 1 ? labels : [] };
   });
 }
@@ -59,7 +66,7 @@ export function breadcrumbPages(
 function longestOf({ pages }: BreadcrumbTrailSubject): BreadcrumbPage {
   const [first] = pages.toSorted((one, other) => other.breadcrumbs.length - one.breadcrumbs.length);
   if (first && first.breadcrumbs.length > 1) return first;
-  throw new TypeError('A contract of breadcrumbs needs a page with two steps or more, and was given none.');
+  throw new TypeError('breadcrumbTrailContract needs a page with two breadcrumbs or more. Add one to "pages".');
 }
 
 interface BreadcrumbsUnderTest {

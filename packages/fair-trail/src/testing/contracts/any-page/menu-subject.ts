@@ -24,7 +24,7 @@ export interface MenuPage {
   readonly heading?: string;
 }
 
-/** A menu of anyone's making, and how a test gets at it. */
+/** Any menu, and how the test reaches it. */
 export interface MenuSubject {
   /**
    * Shows the page at an address, in a window of 1280 × 800, and takes away what it showed before: a test may open

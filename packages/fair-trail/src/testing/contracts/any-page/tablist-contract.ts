@@ -6,7 +6,7 @@ import type { TablistReading, TabReading } from '../../../reading/page-reading.t
 import type { Tablist } from '../../tablist.ts';
 import { type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
 
-/** Tabs of anyone's making, and how a test gets at them. */
+/** Any tab implementation, and how the test reaches it. */
 export interface TablistSubject {
   /**
    * Shows the page that they are on again, in a window of 1280 × 800, and takes away what it showed before: a test may open
