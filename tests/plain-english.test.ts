@@ -10,7 +10,7 @@ const words: readonly (readonly [pattern: RegExp, instead: string])[] = [
   [/\bassistive technology is told\b/iu, 'is exposed to assistive technology'],
   [/\b(?:for|by) (?:eyes|ears)\b/iu, 'visual; for screen readers'],
   [/\bmend(?:s|ed|ing)?\b/iu, 'fix'],
-  [/\b(?:ends it|answer ends)\b/u, 'returns a function that stops'],
+  [/@returns ends\b|\banswer ends\b/u, 'returns a function that stops'],
   [/\b(?:is|it is) no pass\b/iu, 'does not count as a pass'],
   [/\bonly what is so\b/iu, 'no false alarms'],
   [/\breport for looking\b/iu, 'the HTML report'],

@@ -163,10 +163,10 @@ export class AuditedPage {
   }
 
   /** Reports a finding, with the path that shows it and a picture of how the page is now. */
-  async tell(
+  async addFinding(
     probe: Probe,
     place: ElementReference,
-    { state, message, isLikely = false, steps: known }: Telling,
+    { state, message, isLikely = false, steps: known }: FindingDetails,
   ): Promise<void> {
     const { findings, url, window, hasPictures } = this.options;
     if (!this.isWanted(probe)) return;
@@ -201,10 +201,10 @@ export class AuditedPage {
     const known = new Set(before.drawn);
     const shown = after.drawn.filter((number) => !known.has(number));
     const isAsBefore = before.drawn.length === after.drawn.length && shown.length === 0;
-    const told = before.expanded !== after.expanded || before.told !== after.told;
+    const reported = before.expanded !== after.expanded || before.stated !== after.stated;
     const aside = new Set(before.beside);
     const beside = after.beside.filter((number) => !aside.has(number) && !known.has(number));
-    const acted = after.changes > 0 || told;
+    const acted = after.changes > 0 || reported;
     return { left: false, changed: !isAsBefore || acted, acted, shown, beside, before, after };
   }
 }
@@ -213,7 +213,7 @@ function leaving(before: PageSnapshot, after = before): ActionOutcome {
   return { left: true, changed: true, acted: true, shown: [], beside: [], before, after };
 }
 
-export interface Telling {
+export interface FindingDetails {
   readonly state: string;
   /** What is so here, after what is wrong in general. */
   readonly message?: string;

@@ -36,7 +36,7 @@ export interface AuditCommandOptions {
   readonly force?: boolean;
 }
 
-/** Audits a site or a folder of pages, and tells what it found. */
+/** Audits a site or a folder of pages, and reports what it finds. */
 export async function makeAudit(target: string, options: AuditCommandOptions, version: string): Promise<void> {
   const { start, pages, widths, only = null, skip = [], failOn, format, out } = options;
   const known = [...rules, ...probes].map(({ id }) => id);

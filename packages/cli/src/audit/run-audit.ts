@@ -18,7 +18,7 @@ import { isInShard } from './shard.ts';
 import { Tried } from './tried.ts';
 import { usePage, type SharedByPages } from './run-probes.ts';
 
-/** Uses the navigation of a site, page by page and width by width, and tells what is wrong with it. */
+/** Uses the navigation of a site, page by page and width by width, and reports what is wrong with it. */
 export async function runAudit(browser: Browser, settings: AuditSettings): Promise<AuditReport> {
   return (await runIllustratedAudit(browser, settings)).report;
 }

@@ -66,14 +66,14 @@ export async function usePage(open: OpenPage): Promise<void> {
   const lasting = await lastingFindings(open);
   const dead = lasting.filter(({ code }) => code === 'dead-fragment');
   for (const finding of lasting) {
-    if (finding.code !== 'dead-fragment') await used.tell(ruleOf(finding), finding, { state: 'rest' });
+    if (finding.code !== 'dead-fragment') await used.addFinding(ruleOf(finding), finding, { state: 'rest' });
   }
   for (const { rule, reason } of report.notChecked) findings.leaveOut(rule, url, reason);
   const differences = [
     ...(open.isFrame ? [] : comparison.add(report, url, width)),
     ...(settings.site ? againstSite(settings.site, report, url, width) : []),
   ];
-  for (const difference of differences) await tellDifference(used, difference);
+  for (const difference of differences) await reportDifference(used, difference);
   await readFrames(used, open);
   if (dead.length > 0) await followFragments(used, dead);
   await tryWhatIsNew(used, open);
@@ -222,7 +222,7 @@ async function readFrames(used: AuditedPage, { shared, window: { page } }: OpenP
     const report = await frame.evaluate(() => window.fairTrailAudit?.report({}) ?? null).catch(() => null);
     for (const finding of report?.findings ?? []) {
       const place = { selector: `iframe >>> ${finding.selector}`, html: finding.html };
-      await used.tell(ruleOf(finding), place, { state: 'rest, in a frame' });
+      await used.addFinding(ruleOf(finding), place, { state: 'rest, in a frame' });
     }
   }
 }
@@ -240,6 +240,6 @@ async function lastingFindings({ shared, window, report }: OpenPage): Promise<Pa
   return report.findings.filter(({ code, selector }) => still.has(`${code} ${selector}`));
 }
 
-async function tellDifference(used: AuditedPage, { probe, place, message }: Difference): Promise<void> {
-  await used.tell(probe, place, { state: 'rest', message });
+async function reportDifference(used: AuditedPage, { probe, place, message }: Difference): Promise<void> {
+  await used.addFinding(probe, place, { state: 'rest', message });
 }

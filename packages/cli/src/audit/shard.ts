@@ -4,7 +4,7 @@ export interface Shard {
   readonly count: number;
 }
 
-/** Whether a page is of this part: told by its address alone, so that machines need not agree on anything. */
+/** Whether a page is of this part: decided by its address alone, so that machines need not agree on anything. */
 export function isInShard(path: string, shard: Shard | null): boolean {
   if (!shard) return true;
   let sum = 0;

@@ -225,7 +225,7 @@ test('a page that hangs and one that crashes are reported, and the others are au
   expect(rulesIn(report)).toContain('link-without-name');
 });
 
-test('of very many links the first are read, and the others told as not checked', async () => {
+test('of very many links the first are read, and the others reported as not checked', async () => {
   const menu = `<nav><ul><li><a href="/b"></a></li>${'<li><a href="/b?x">Many</a></li>'.repeat(20_000)}</ul></nav>`;
   const settings = { only: ['link-without-name'], pages: 1, patience: 60_000 };
   const report = await auditOf({ '/': document(menu), '/b': document('') }, settings);
@@ -248,8 +248,8 @@ test('shards share the pages out, and together find what one run finds', async (
   expect(shards.flatMap(urls).toSorted()).toEqual(urls(whole));
   expect(shards.every(({ pages: own }) => own.length > 0)).toBe(true);
   const together = merged(shards);
-  const told = ({ findings }: AuditReport) => findings.map(({ code, html }) => `${code} ${html}`).toSorted();
-  expect(told(together)).toEqual(told(whole));
+  const reported = ({ findings }: AuditReport) => findings.map(({ code, html }) => `${code} ${html}`).toSorted();
+  expect(reported(together)).toEqual(reported(whole));
   expect(together.summary).toEqual(whole.summary);
 });
 
@@ -417,12 +417,12 @@ describe('a server that takes its time', () => {
       '/c': document(''),
     };
     const only = ['mark-on-another-page', ...changingPage.probes.map(({ id }) => id)];
-    const told = ({ findings, notChecked }: AuditReport) => [findings.map(({ code }) => code), notChecked];
+    const reported = ({ findings, notChecked }: AuditReport) => [findings.map(({ code }) => code), notChecked];
     const quick = await auditOf(site, { only });
     delays = { '/': 900, '/c': 200 };
     const slow = await auditOf(site, { only });
     expect(rulesIn(quick)).toEqual(['mark-on-another-page']);
-    expect(told(slow)).toEqual(told(quick));
+    expect(reported(slow)).toEqual(reported(quick));
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Browser, CDPSession, Page } from 'playwright-core';
 import type { ComputedName, ComputedNames } from 'fair-trail/internal/sheet';
 
-/** What the browser tells assistive technology of each row of a sheet's tables. */
+/** The browser's accessibility tree for each row of a sheet's tables. */
 export async function computeNames(browser: Browser, url: string): Promise<ComputedNames> {
   const page = await browser.newPage();
   try {
@@ -68,7 +68,7 @@ function showToAssistiveTechnology(): void {
 
 async function nameOf(session: CDPSession, index: number): Promise<ComputedName | null> {
   const { result } = await session.send('Runtime.evaluate', { expression: `fairTrailRows[${index}].element` });
-  const told = await session.send('Runtime.evaluate', {
+  const reported = await session.send('Runtime.evaluate', {
     expression: `({ table: fairTrailRows[${index}].table, row: fairTrailRows[${index}].row })`,
     returnByValue: true,
   });
@@ -79,7 +79,7 @@ async function nameOf(session: CDPSession, index: number): Promise<ComputedName 
   });
   const [node] = nodes;
   if (!node || node.ignored) return null;
-  const { table, row } = told.result.value as { readonly table: string; readonly row: string };
+  const { table, row } = reported.result.value as { readonly table: string; readonly row: string };
   const states = (node.properties ?? [])
     .filter(({ name }) => statesTold.includes(name))
     .map(({ name, value }) => `${name}: ${String(value.value)}`);

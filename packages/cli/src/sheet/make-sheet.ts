@@ -80,14 +80,14 @@ async function writeSheet(
   }
 }
 
-/** What the browser tells of each part; null if it fails, which must not cost the sheet. */
+/** The browser's role and name of each part; null if it fails, which must not cost the sheet. */
 async function askBrowser(url: string, named: string | undefined): Promise<ComputedNames | null> {
   const browser = await openBrowser(named);
   try {
     return await computeNames(browser, url);
   } catch (error) {
     const reason = reasonOf(error);
-    process.stderr.write(`Without roles and names: the browser did not tell them (${printable(reason)}).\n`);
+    process.stderr.write(`Without roles and names: the browser did not report them (${printable(reason)}).\n`);
     return null;
   } finally {
     await browser.close();

@@ -92,7 +92,7 @@ function checkBreadcrumbs(
   // The way up to the page may leave out the page itself, which its heading says.
   const isRight = [expected, expected.slice(0, -1)].some((way) => (isFolded ? isFold(names, way) : isSame(names, way)));
   if (isRight) return;
-  const message = `They are ${told(names)}, and ${told(expected)} in the site file.`;
+  const message = `They are ${reported(names)}, and ${reported(expected)} in the site file.`;
   notes.fault(stop, { code: 'wrong-breadcrumbs', blame: 'page', message, how });
 }
 
@@ -107,7 +107,7 @@ function isFold(names: readonly string[], way: readonly string[]): boolean {
   return inOrder && names[0] === way[0] && names.at(-1) === way.at(-1);
 }
 
-function told(names: readonly string[]): string {
+function reported(names: readonly string[]): string {
   return names.length === 0 ? 'none' : names.map((name) => `“${name}”`).join(' › ');
 }
 

@@ -54,7 +54,7 @@ async function walk(name: string, script: string, settings: Partial<WalkSettings
   }
 }
 
-const told = ({ faults }: WalkReport) =>
+const reported = ({ faults }: WalkReport) =>
   faults.map(({ code, address, message }) => `${code} ${address ?? ''} ${message}`);
 
 /** All of the site takes minutes: a part of each kind in `npm test`, and everything in `npm run soak`. */
@@ -70,7 +70,7 @@ const timeout = isWhole ? 3_600_000 : 240_000;
 describe('our own example is as its site file says', () => {
   test('for everyone', { timeout }, async () => {
     const report = await walk('sound', '', isWhole ? {} : { only: part, records: someRecords });
-    expect(told(report)).toEqual([]);
+    expect(reported(report)).toEqual([]);
     expect(report.stops.length).toBeGreaterThanOrEqual(part.length);
   });
 
@@ -181,7 +181,7 @@ describe('a fault that was put into a copy is found', () => {
     const report = await walk(name, script, { only: ['today', ...only], inputs, patience: 1500 });
     expect(
       report.faults.map((fault) => fault.code),
-      told(report).join('\n'),
+      reported(report).join('\n'),
     ).toContain(code);
   });
 });

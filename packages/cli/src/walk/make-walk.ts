@@ -33,7 +33,7 @@ export interface WalkOptions {
   readonly force?: boolean;
 }
 
-/** Holds a running site, or a folder of pages, against its site file, and tells what it found. */
+/** Holds a running site, or a folder of pages, against its site file, and reports what it finds. */
 export async function makeWalk(file: string, options: WalkOptions, version: string): Promise<void> {
   const { against, base = '/', audience, only = null, by: inputs, width, format, out, write } = options;
   const { site: written } = await readSoundSite(file);

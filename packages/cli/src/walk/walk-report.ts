@@ -65,7 +65,7 @@ export class WalkNotes {
   readonly #notJudged = new Map<string, NotJudgedPart>();
   readonly #judged = new Set<string>();
   /** What has been reported already, by code, page and message. */
-  readonly #told = new Set<string>();
+  readonly #reported = new Set<string>();
 
   get faults(): readonly WalkFault[] {
     return this.#faults;
@@ -76,9 +76,9 @@ export class WalkNotes {
     this.#judged.add(`${stop.key}\n${check}`);
   }
 
-  fault(stop: ExpectedPage | null, { code, blame, message: told, menu, how }: FaultDescription): void {
+  fault(stop: ExpectedPage | null, { code, blame, message: text, menu, how }: FaultDescription): void {
     const { check, remedy } = faultKinds[code];
-    const message = how === undefined ? told : told.replace(/[.]$/u, `, ${how}.`);
+    const message = how === undefined ? text : text.replace(/[.]$/u, `, ${how}.`);
     if (stop) this.tried(stop, check);
     const fault: WalkFault = {
       code,
@@ -95,8 +95,8 @@ export class WalkNotes {
     };
     // One cause is often met again on the way, by another input.
     const named = (text: string) => [code, fault.address, text].join('\n');
-    if ([told, message].some((text) => this.#told.has(named(text)))) return;
-    this.#told.add(named(message));
+    if ([text, message].some((one) => this.#reported.has(named(one)))) return;
+    this.#reported.add(named(message));
     this.#faults.push(fault);
   }
 

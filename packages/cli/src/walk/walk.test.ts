@@ -77,7 +77,7 @@ async function walk(
 }
 
 /** What is found, in a line each. */
-function told({ faults }: WalkReport): readonly string[] {
+function reported({ faults }: WalkReport): readonly string[] {
   return faults.map(({ code, blame, entry, message }) => `${code} (${blame}) ${entry ?? 'site'}: ${message}`);
 }
 
@@ -85,7 +85,7 @@ const codes = ({ faults }: WalkReport) => [...new Set(faults.map(({ code }) => c
 
 test('a sound site is as its site file says, by mouse and by keyboard', async () => {
   const report = await walk(sound(subjectDocument()), { inputs: ['mouse', 'keyboard'], patience: 3000 });
-  expect(told(report)).toEqual([]);
+  expect(reported(report)).toEqual([]);
   const { checks } = report.stops.find(({ entry }) => entry === 'reedbed') ?? {};
   expect(checks).toEqual({
     there: 'right',
@@ -108,7 +108,7 @@ test('records that were not given are not walked, and no faults', async () => {
   const below = [{ id: 'hide', label: '{slug}', href: '/hides/:slug', records: 'hides' }];
   const definition = { ...subjectSite, entries: [today, { ...hides, entries: below }, ...others] } as SiteDefinition;
   const report = await walk(sound(subjectDocument()), { definition });
-  expect(told(report)).toEqual([]);
+  expect(reported(report)).toEqual([]);
   expect(report.notJudged.map(({ entry, reason }) => [entry, reason])).toEqual([
     ['hide', 'Its address has params, and no records were given for it: give --records with a list “hides”.'],
   ]);
@@ -137,7 +137,7 @@ describe('faults in pages are found, and blamed on the pages', () => {
     const inputs = name.startsWith('Tab') ? (['keyboard'] as const) : (['mouse'] as const);
     // Enough of the pages for each fault to be met, and few enough for a busy machine.
     const report = await walk(sound(subjectDocument(broken)), { inputs, only: ['today', 'reedbed', 'tides', 'visit'] });
-    expect(told(report).filter((line) => !line.includes('(page)'))).toEqual([]);
+    expect(reported(report).filter((line) => !line.includes('(page)'))).toEqual([]);
     expect(codes(report)).not.toEqual([]);
   });
 
@@ -167,7 +167,7 @@ describe('faults in pages are found, and blamed on the pages', () => {
       'unknown-not-handled (page) site: /no-such-page-7d1f shows the home page, “Today”, with status 200 and marks “Today” as the page.',
     ],
   ])('%s', async (_, listener, line) => {
-    expect(told(await walk(listener))).toContain(line);
+    expect(reported(await walk(listener))).toContain(line);
   });
 });
 
@@ -176,7 +176,7 @@ test('home for whatever no one made is seen where it is drawn late', async () =>
   const listener: RequestListener = (_, response) => {
     response.writeHead(200, { 'Content-Type': 'text/html' }).end(subjectDocument({ body: '', script }));
   };
-  expect(told(await walk(listener, { patience: 3000 }))).toContain(
+  expect(reported(await walk(listener, { patience: 3000 }))).toContain(
     'unknown-not-handled (page) site: /no-such-page-7d1f shows the home page, “Today”, with status 200.',
   );
 });
@@ -223,7 +223,7 @@ describe('faults in the site file are reported from faults in pages', () => {
       'private-shown (page) site: “Tides” leads to /tides.',
     ],
   ])('%s', async (_, definition, line) => {
-    expect(told(await walk(document, { definition }))).toContain(line);
+    expect(reported(await walk(document, { definition }))).toContain(line);
   });
 });
 
@@ -233,7 +233,7 @@ test('a page that hangs costs no other, and is reported', async () => {
     else response.writeHead(200, { 'Content-Type': 'text/html' }).end(subjectDocument({ script: 'for (;;);' }));
   };
   const report = await walk(hanging, { only: ['today', 'tides', 'visit'], patience: 3000, answersWithin: 2000 });
-  expect(told(report)).toEqual([]);
+  expect(reported(report)).toEqual([]);
   expect(report.notJudged.map(({ entry, reason }) => `${entry ?? ''}: ${reason}`)).toEqual([
     expect.stringMatching(/^tides: The page could not be used: /u) as string,
   ]);
@@ -264,7 +264,7 @@ describe('a page that is drawn late is waited for', () => {
     ['the menu itself', (path) => titled(path, subjectDocument({ body: '', script: madeLate }))],
   ])('%s', async (_, html) => {
     const listener: RequestListener = (request, response) => sound(html(request.url ?? '/'))(request, response);
-    expect(told(await walk(listener, { patience: 3000, only: ['today', 'reedbed'] }))).toEqual([]);
+    expect(reported(await walk(listener, { patience: 3000, only: ['today', 'reedbed'] }))).toEqual([]);
   });
 });
 
@@ -281,7 +281,7 @@ test('what looks as if it did something when it is asked for is left alone', asy
     patience: 3000,
   });
   expect(asked).not.toContain('/sign-out');
-  expect(told(report)).toEqual([]);
+  expect(reported(report)).toEqual([]);
   expect(report.notJudged[0]?.reason).toMatch(/^Asking for it may sign out or delete something/u);
 });
 
@@ -299,7 +299,7 @@ test('records that only others may see are no home page, and are found in a menu
     definition: { ...subjectSite, entries, menus },
     only: ['visit'],
   });
-  expect(told(report).filter((line) => line.includes('site:'))).toEqual([
+  expect(reported(report).filter((line) => line.includes('site:'))).toEqual([
     'not-in-site-file (site file) site: “Today” leads to /.',
     'private-shown (page) site: “Monday” leads to /log/monday.',
   ]);
@@ -347,7 +347,7 @@ describe('a site in two languages', () => {
       },
       { definition, language: 'cy' },
     );
-    expect(told(report)).toEqual([]);
+    expect(reported(report)).toEqual([]);
     expect(report.stops.map(({ address, checks }) => [address, checks['by mouse'], checks.marked])).toEqual([
       ['/cy', 'right', 'right'],
       ['/cy/cuddfannau', 'right', 'right'],
@@ -366,7 +366,7 @@ describe('a site in two languages', () => {
       ),
     );
     const report = await walk(listener, { definition, language: 'cy' });
-    expect(told(report)).toContain(
+    expect(reported(report)).toContain(
       'leads-elsewhere (page) tides: “Llanw” leads to /tides, and to /cy/llanw in the site file.',
     );
   });

@@ -2,7 +2,7 @@ import type { WarningCode } from './warning-codes.ts';
 import { pageOf, type Report } from './report.ts';
 import { nameHint, warningText } from './warning-texts.ts';
 
-/** Something that went wrong while an app ran, and was no reason to stop. */
+/** A warning of a running app. */
 export interface Warning extends Report<WarningCode, 'warning'> {
   /** What was thrown, where something was. */
   readonly cause?: unknown;

@@ -1,4 +1,4 @@
-/** The words that components say by themselves. An app in another language, or with other words, gives its own. */
+/** The built-in texts of the components. Give your own for another language. */
 export interface Wording {
   /** The name of the bar's navigation landmark. */
   readonly mainNavigation: string;
@@ -68,7 +68,7 @@ export interface Wording {
 }
 
 /**
- * The words that components say by themselves, in English: the default of every `wording`.
+ * The built-in texts of the components, in English: the default of `wording`.
  *
  * @example
  * const wording = { ...englishWording, notFound: 'No such page' };

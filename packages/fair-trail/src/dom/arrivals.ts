@@ -6,7 +6,7 @@ import { hashTarget, scrollToHash } from './scroll.ts';
 import { contentSelector, isHtmlElement } from './nodes.ts';
 
 /**
- * How a reader learns of a new page: `focus` moves to its heading, or its title is said (`announce`) and focus stays;
+ * How a page change is announced: `focus` moves focus to the heading, `announce` announces the title and keeps focus,
  * `none` leaves both to the app.
  */
 export type Arrival = 'focus' | 'announce' | 'none';

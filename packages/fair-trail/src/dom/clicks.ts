@@ -7,8 +7,8 @@ export interface FollowedLink {
 }
 
 /**
- * The link that a click follows, or null where the click is the browser's alone: with a modifier key or another button,
- * with `target` or `download`, inside of text that is being edited, or taken by someone else.
+ * Returns the link that a click follows, or null if the browser should handle the click: with a modifier key or another
+ * button, with `target` or `download`, inside edited text, or if another handler prevented it.
  *
  * @example
  * container.addEventListener('click', (event) => {

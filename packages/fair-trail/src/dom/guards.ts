@@ -4,7 +4,7 @@ export interface Departure {
   readonly url: string;
 }
 
-/** Says whether a page may be left; a promise while the visitor is being asked. */
+/** Returns whether a page may be left, or a promise of it while the visitor is asked. */
 export type MayLeave = (departure: Departure) => boolean | Promise<boolean>;
 
 /** The functions to ask before a page is left. While there are any, the browser asks before the tab is closed. */

@@ -18,7 +18,7 @@ export interface NavigateOptions {
   readonly state?: unknown;
 }
 
-/** The router at work in a browser. Its state is for a framework to read, its methods are for the app to call. */
+/** A router in a browser. Frameworks read its state; the app calls its methods. */
 export interface Router {
   readonly state: RouterState;
   readonly subscribe: (listener: () => void) => () => void;
@@ -58,9 +58,7 @@ export interface Presenter {
   warn(code: WarningCode, cause?: unknown): void;
 }
 
-/**
- * What a router needs to know.
- */
+/** The options of `openRouter`. */
 export interface RouterSettings {
   readonly site: Site;
   readonly history: SessionHistory;

@@ -20,7 +20,7 @@ import type { NavigateOptions, Presenter, Router, RouterSettings } from './route
 import { ViewChanges } from './view-transition.ts';
 
 /**
- * Opens a router in a window. It does nothing to the page before `connect` is called, and nothing after what that returns.
+ * Opens a router in a window. It touches the page only between `connect` and the function that `connect` returns.
  *
  * @example
  * const router = openRouter({ site, window, history: browserHistory(window) });

@@ -46,8 +46,8 @@ const hashes: Addressing = {
 };
 
 /**
- * The browser's own session history: by the Navigation API if there is one, which can stop a change before it is
- * seen, and by the History API elsewhere. Both behave alike.
+ * Creates a history on the session history of the browser: by the Navigation API if the browser has it, otherwise by
+ * the History API. Both behave alike.
  *
  * @example
  * const router = openRouter({ site, window, history: browserHistory(window) });
@@ -80,8 +80,8 @@ export function navigationHistory(window: Window): SessionHistory {
 }
 
 /**
- * Keeps the site's addresses in the hash (`#/hides`), for a server that answers with one file only. Such addresses never
- * reach a server, so nothing can be rendered for them in advance.
+ * Creates a history that keeps addresses in the hash (`#/hides`), for a server with only one file. Such addresses never
+ * reach the server, so their pages cannot be rendered in advance.
  *
  * @example
  * const router = openRouter({ site, window, history: hashHistory(window) });

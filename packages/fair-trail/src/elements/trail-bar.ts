@@ -17,7 +17,7 @@ interface TrailBarOptions extends BarOptions {
 const dataNames = ['expanded'];
 
 /**
- * The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short.
+ * The bar across the top: brand, links with marks, panels, and a toggle in narrow windows.
  *
  * Its links are those of the `trail-site` around it or in the document; or of the list that is written into it, or that the
  * attribute `list` names by its id. Slots: `brand`, `start`, `end`, and templates for `icon`. Property: `expanded`. Event:

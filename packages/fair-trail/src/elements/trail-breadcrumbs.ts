@@ -6,7 +6,7 @@ import { defineOptions, type Settable } from './options.ts';
 import { PartElement, type ElementSurroundings } from './part-element.ts';
 
 /**
- * The way from the home page to the current one. Nothing on the home page itself.
+ * The breadcrumbs from the home page to the current page. Renders nothing on the home page.
  *
  * Templates: `separator`, `icon`.
  *

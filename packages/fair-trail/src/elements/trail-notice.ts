@@ -13,7 +13,7 @@ interface TrailNoticeOptions {
 }
 
 /**
- * A strip above the page that the reader can send away. That is remembered across reloads, where the browser lets it. It needs
+ * A strip above the page that the reader can dismiss. The choice is remembered if the browser allows storage. It needs
  * no site. What is written into it is its text.
  *
  * Event: `trail-dismiss`.

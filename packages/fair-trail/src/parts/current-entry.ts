@@ -4,7 +4,7 @@ import type { Position } from '../core/site/locate.ts';
 import { recordOf, type SiteRecord } from '../core/site/records.ts';
 import type { Surroundings } from './surroundings.ts';
 
-/** What a page needs to know of the entry that it shows. */
+/** The entry of a page, with its label and params. */
 export interface CurrentEntry<Params = Readonly<Record<string, string>>> {
   readonly entry: Entry;
   /** The label as menus and breadcrumbs show it: that of the record, or the entry's with its params filled in. */

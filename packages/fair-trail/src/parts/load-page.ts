@@ -5,8 +5,7 @@ import type { Site } from '../core/site/site.ts';
 import { LazyPage } from './lazy-page.ts';
 
 /**
- * Loads the page of an address, if it is a lazy one: on a server before it renders that page, and in the browser before it takes over a
- * page that was rendered.
+ * Loads the page of an address if it is a lazy page: on a server before rendering, and in the browser before hydration.
  *
  * @param pages those of the stage
  * @param url an address of the site; one that leads to no page has nothing to load

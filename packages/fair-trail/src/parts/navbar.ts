@@ -52,7 +52,7 @@ interface MeasuredRoom {
 
 const usualMenu = 'main';
 
-/** The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short. */
+/** The bar across the top: brand, links with marks, panels, and a toggle in narrow windows. */
 export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEvent> {
   readonly #toggle: BarToggle;
   readonly #panels = new Panels(this);

@@ -65,7 +65,7 @@ export interface LayoutOptions {
   readonly filled: readonly LayoutPart[];
 }
 
-/** What all pages share: notice, bar, sidebar, content and footer, each where it belongs. */
+/** The layout that all pages share: notice, bar, sidebar, content and footer. */
 export class PageLayoutPart extends PlainPart<LayoutOptions> {
   protected draw({ filled }: LayoutOptions): ViewElement {
     return layoutView(filled);

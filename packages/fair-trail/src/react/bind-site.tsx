@@ -122,8 +122,8 @@ export interface BindableComponents {
 }
 
 /**
- * Binds components to a site, once for the whole app: `Trail` and `TrailAt` need no `site` any more, and the compiler knows the site's
- * menus, entries, params, audiences, icons and actions.
+ * Binds components to a site, once for the whole app. `Trail` and `TrailAt` then need no `site`, and TypeScript checks
+ * the names of menus, entries, params, audiences, icons and actions.
  *
  * @param site as `defineSite` or `loadSite` returns it, or compiled: all names are known of a definition in TypeScript, or of a JSON file with
  *   declarations; of an imported JSON file without them, the names of menus

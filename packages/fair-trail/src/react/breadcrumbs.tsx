@@ -17,7 +17,7 @@ export interface BreadcrumbsProps extends BreadcrumbsOptions, Omit<HTMLAttribute
 }
 
 /**
- * The way from the home page to the current one. Nothing on the home page itself.
+ * The breadcrumbs from the home page to the current page. Renders nothing on the home page.
  *
  * @example
  * <Breadcrumbs keepLast={2} />

@@ -3,7 +3,7 @@ import { currentEntryAt, type CurrentEntry } from '../parts/current-entry.ts';
 import { usePosition, useSurroundings } from './trail-context.ts';
 
 /**
- * The entry that the current page belongs to, with its label and params.
+ * Returns the entry of the current page, with its label and params.
  *
  * @param id of the entry itself, or of one that it is below: a layout may ask for the entry that it stands for
  * @returns null where the visitor is neither at that entry nor below it; without an id, at an address that is no page

@@ -4,8 +4,8 @@ import { PresenterContext } from './trail-context.ts';
 const nothing = () => () => undefined;
 
 /**
- * What the app keeps with the current history entry, and a function that keeps something else. It is there again after
- * Back, Forward and a reload. undefined if nothing is kept.
+ * Returns the state that the app keeps with the current history entry, and a function that sets it. The state is
+ * restored after Back, Forward and a reload. Undefined if there is none.
  *
  * @example
  * function Gallery() {

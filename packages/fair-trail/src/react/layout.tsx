@@ -20,7 +20,7 @@ export interface PageLayoutProps extends HTMLAttributes<HTMLElement> {
 }
 
 /**
- * What all pages share: notice, bar, sidebar, content and footer, each where it belongs.
+ * The layout that all pages share: notice, bar, sidebar, content and footer.
  *
  * @example
  * <Layout bar={<Navbar />} sidebar={<Sidebar menu="main" />}>

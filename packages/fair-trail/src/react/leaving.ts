@@ -3,8 +3,8 @@ import type { MayLeave } from '../dom/guards.ts';
 import { PresenterContext, useBrowserLayoutEffect } from './trail-context.ts';
 
 /**
- * Asks before the page is left: by a link, by Back where the browser lets it, and by closing the tab, where the browser
- * asks in its own words. A change of the query or the hash alone does not leave the page.
+ * Asks before the page is left: by a link, by Back if the browser allows it, and by closing the tab, where the browser
+ * shows its own dialog. A change of only the query or the hash does not leave the page.
  *
  * @param mayLeave says whether the page may be left, or promises to, such as by the answer to a dialog; null while there
  *   is nothing to lose

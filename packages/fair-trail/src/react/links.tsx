@@ -8,13 +8,13 @@ import {
 } from 'react';
 import { hostElement } from './host-element.ts';
 
-/** What a link component is given. It must pass all of it on to its `a` element, and let `aria-current` win. */
+/** The properties of a link component. It must pass all of them to its `a` element, and `aria-current` must win. */
 export interface LinkSlotProps extends AnchorHTMLAttributes<HTMLAnchorElement> {
   readonly href: string;
   readonly children?: ReactNode;
 }
 
-/** A component that follows a path in the way of the router that the app has. */
+/** The link component of the app's router. */
 export type LinkSlot = ComponentType<LinkSlotProps>;
 
 export interface Links {

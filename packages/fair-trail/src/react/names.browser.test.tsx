@@ -99,8 +99,8 @@ test('of a Trail: an audience, a badge, records', async () => {
     </Trail>,
   );
   await expect.element(page.getByRole('heading', { name: 'Content' })).toBeVisible();
-  const told = onWarning.mock.calls.map(([{ code, remedy }]) => [code, /"(\w+)"/u.exec(remedy)?.[1]]);
-  expect(told).toEqual([
+  const reported = onWarning.mock.calls.map(([{ code, remedy }]) => [code, /"(\w+)"/u.exec(remedy)?.[1]]);
+  expect(reported).toEqual([
     ['audience-unknown', 'ringer'],
     ['records-unknown', 'birds'],
     ['entry-unknown', 'hides'],

@@ -33,7 +33,7 @@ export interface NavbarProps extends BarOptions, Omit<HTMLAttributes<HTMLElement
 const optionNames = [...barOptionNames, 'menu', 'label', 'expanded', 'onToggle'] as const;
 
 /**
- * The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short.
+ * The bar across the top: brand, links with marks, panels, and a toggle in narrow windows.
  *
  * @example
  * <Navbar brand={<Logo />} end={<BookButton />} whenNarrow="panel" />

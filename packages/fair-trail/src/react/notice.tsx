@@ -15,7 +15,7 @@ export interface NoticeProps extends Omit<HTMLAttributes<HTMLElement>, 'onToggle
 }
 
 /**
- * A strip above the page that the reader can send away. That is remembered across reloads, where the browser lets it.
+ * A strip above the page that the reader can dismiss. The choice is remembered if the browser allows storage.
  *
  * @example
  * <Notice name="tower-closed">The tower is closed until Friday.</Notice>

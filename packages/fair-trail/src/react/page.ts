@@ -3,7 +3,7 @@ import type { Position } from '../core/site/locate.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import { LazyPage, type Loaded, type LoadRequest } from '../parts/lazy-page.ts';
 
-/** What a page is given of the address that it is shown at. */
+/** The properties of a page. */
 export interface PageProps {
   readonly position: Position;
   /** The params of the address, percent-decoded. */
@@ -16,9 +16,9 @@ export interface PageProps {
 export type Page = ComponentType<PageProps>;
 
 /**
- * A page that is loaded when it is first needed, and once: `lazyPage(() => import('./tides.tsx'))`.
+ * A page that is loaded once, when it is first needed: `lazyPage(() => import('./tides.tsx'))`.
  *
- * @param load answers the page, or a module that has it as its default export
+ * @param load returns the page, or a module with the page as its default export
  * @example
  * const pages: StagePages = { tides: lazyPage(() => import('./tides.tsx')) };
  */
@@ -26,7 +26,7 @@ export function lazyPage(load: (request: LoadRequest) => Promise<Loaded<Page>>):
   return new LazyPage(load);
 }
 
-/** What a page that could not be shown is given. */
+/** The properties of the `failed` page. */
 export interface FailedPageProps extends PageProps {
   readonly error: unknown;
   /** Whether the browser says that it is offline. */
@@ -34,7 +34,7 @@ export interface FailedPageProps extends PageProps {
   readonly retry: () => void;
 }
 
-/** What a layout of a `Stage` is given. */
+/** The properties of a layout of a `Stage`. */
 export interface LayoutProps {
   readonly position: Position;
   readonly children?: ReactNode;

@@ -162,10 +162,10 @@ test('focus goes to its toggle where room ends before anything has been measured
 
 test('the app may decide whether it is open: from the beginning, by its answer, and it hears when room ends that', async () => {
   await page.viewport(400, 700);
-  const told = vi.fn();
+  const reported = vi.fn();
   const controlled = (expanded: boolean) => (
     <Trail site={defineSite(desk)} url="/">
-      <Layout sidebar={<Sidebar menu="desk" expanded={expanded} onToggle={told} />}>
+      <Layout sidebar={<Sidebar menu="desk" expanded={expanded} onToggle={reported} />}>
         <main>Page</main>
       </Layout>
     </Trail>
@@ -175,7 +175,7 @@ test('the app may decide whether it is open: from the beginning, by its answer, 
   await expect.element(rota).toBeVisible();
   await expect.poll(() => document.querySelector('main')?.closest('[inert]') ?? null).not.toBe(null);
   await userEvent.keyboard('{Escape}');
-  expect(told.mock.calls).toEqual([[false]]);
+  expect(reported.mock.calls).toEqual([[false]]);
   await expect.element(rota).toBeVisible();
   render(controlled(false));
   await expect.element(page.getByRole('button', { name: 'Menu' })).toHaveFocus();
@@ -183,7 +183,7 @@ test('the app may decide whether it is open: from the beginning, by its answer, 
   render(controlled(true));
   await expect.element(rota).toBeVisible();
   await page.viewport(1200, 700);
-  await expect.poll(() => told.mock.calls).toEqual([[false], [false]]);
+  await expect.poll(() => reported.mock.calls).toEqual([[false], [false]]);
   await expect.poll(() => document.querySelector('[inert]')).toBe(null);
 });
 

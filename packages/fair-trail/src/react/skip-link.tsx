@@ -13,7 +13,7 @@ export interface SkipLinkProps extends Omit<AnchorHTMLAttributes<HTMLElement>, '
 }
 
 /**
- * A link past the navigation, or several. Put it first on the page; each is seen when it has focus.
+ * A link past the navigation, or several. Put it first on the page. It is visible while it has focus.
  *
  * @example
  * <SkipLink />

@@ -16,7 +16,7 @@ export interface TabLinksProps extends Omit<HTMLAttributes<HTMLElement>, 'childr
 }
 
 /**
- * A strip of links that looks like tabs: for pages beside each other, each with an address of its own.
+ * A row of links that looks like tabs, for sibling pages with their own addresses.
  *
  * @example
  * <TabLinks menu="hides" label="Hides" />

@@ -41,7 +41,7 @@ function useTabs(): TabsContextValue {
 const optionNames = [...tabsOptionNames, 'label', 'selected', 'onSelect'] as const;
 
 /**
- * Tabs with panels. It holds a `Tablist`, and a `Tabpanel` for each tab.
+ * Tabs with panels. Contains a `Tablist`, and a `Tabpanel` for each tab.
  *
  * @example
  * <Tabs tabs={[{ id: 'map', label: 'Map' }, { id: 'log', label: 'Log' }]} label="Causeway Hide">
@@ -72,7 +72,7 @@ export const Tabs = forwardRef<HTMLElement, TabsProps>(function Tabs(props, ref)
 export type TablistProps = HTMLAttributes<HTMLElement>;
 
 /**
- * The row of tabs. Without content it prints all of them; with it, each is a `Tab` among the app's own markup.
+ * The row of tabs. Without children it renders all tabs. With children, place a `Tab` for each.
  *
  * @example
  * <Tabs tabs={[{ id: 'map', label: 'Map' }]} label="Causeway Hide">
@@ -97,7 +97,7 @@ export interface TabProps extends HTMLAttributes<HTMLElement> {
 }
 
 /**
- * One tab, with content of its own. Nothing if there is no tab of that id.
+ * One tab with your own content. Renders nothing for an unknown id.
  *
  * @example
  * <Tabs tabs={[{ id: 'map', label: 'Map' }]} label="Hide">

@@ -31,8 +31,8 @@ export interface TrailAtProps extends TrailAtOptions {
 }
 
 /**
- * Gives the components within it the site, the position at an address, and who the visitor is. It is for an app whose address
- * something else decides: a router that the app has already, or a server. It loads no router.
+ * Provides the site, the position and the audience to the components within it, for an address that another router or a
+ * server decides. It loads no router.
  *
  * @example
  * function Shell() {

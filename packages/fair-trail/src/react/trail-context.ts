@@ -5,7 +5,7 @@ import type { Site } from '../core/site/site.ts';
 import type { Presenter, Router } from '../dom/router-interface.ts';
 import type { LocationSource, Surroundings, TrailLocation } from '../parts/surroundings.ts';
 
-/** What every component of a trail knows. */
+/** What the components of a `Trail` share. */
 export interface TrailContext extends Surroundings, TrailLocation {}
 
 export const SurroundingsContext = createContext<Surroundings | null>(null);
@@ -50,7 +50,7 @@ export function useLocation(): TrailLocation {
 }
 
 /**
- * All that a trail's components know.
+ * Returns everything that the components of a `Trail` share.
  *
  * @throws Error outside of a `Trail`
  * @example
@@ -66,7 +66,7 @@ export function useTrail(): TrailContext {
 }
 
 /**
- * Where the visitor is in the site. Within a `Stage`, where the page that is shown is.
+ * Returns the current position. Within a `Stage`, the position of the page that is shown.
  *
  * @example
  * function Section() {
@@ -78,7 +78,7 @@ export function usePosition(): Position {
 }
 
 /**
- * The site of the `Trail` around the component.
+ * Returns the site of the surrounding `Trail`.
  *
  * @example
  * function SiteName() {

@@ -28,10 +28,9 @@ export interface TrailProps extends TrailAtOptions {
 }
 
 /**
- * Gives the components within it the site, the position in it, and who the visitor is; and takes the visitor from page to
- * page, with a router of its own.
+ * Provides the site, the position and the audience to the components within it, and changes pages with its own router.
  *
- * Beside a router that the app has, use `TrailAt`: an app that does so loads no router of ours.
+ * If the app has a router, use `TrailAt`: it loads no router of ours.
  *
  * @example
  * createRoot(container).render(

@@ -38,7 +38,7 @@ export function menusAndControls(
       name: roleOf(navigation) === 'navigation' ? accessibleNameWhenShown(navigation, 'navigation') : '',
       kind: isTrail ? 'breadcrumbs' : landmarks.includes(navigation) ? 'navigation' : 'list',
       toggle: toggle ?? (around ? controlOf(around, elements) : null),
-      items: items.map(told),
+      items: items.map(toReading),
       isLast: last === null || holds(navigation, last) || (last.compareDocumentPosition(navigation) & 4) !== 0,
     };
   });
@@ -64,8 +64,8 @@ function isToggle({ control, name }: FoundItem): boolean {
 }
 
 /** What goes through a wire. */
-function told({ name, link, control, current, isShown, items }: FoundItem): ItemReading {
-  return { name, link, control, current, isShown, items: items.map(told) };
+function toReading({ name, link, control, current, isShown, items }: FoundItem): ItemReading {
+  return { name, link, control, current, isShown, items: items.map(toReading) };
 }
 
 /** The steps of the way to the page; null if it shows none. */

@@ -52,7 +52,7 @@ export function notesOf(document: Document, table: SpecimenTable, names: Compute
   });
   const code = firsts.flatMap((row) => row.states.map((state) => [row.part, state, codeFor(row, state)]));
   const keys = keyboardTables[table.name] ?? [];
-  const told = names?.names.filter((name) => name.table === table.name) ?? [];
+  const reported = names?.names.filter((name) => name.table === table.name) ?? [];
   const tables: NoteTable[] = [
     {
       title: 'Sizes and type, at rest',
@@ -65,7 +65,7 @@ export function notesOf(document: Document, table: SpecimenTable, names: Compute
     {
       title: names === null ? 'Roles and names' : `Roles and names, as ${names.browser} computes them`,
       columns: ['part', 'role', 'name', 'states'],
-      rows: told.map(({ row, role, name, states }) => [labelOf(table, row), role, name, states.join(', ')]),
+      rows: reported.map(({ row, role, name, states }) => [labelOf(table, row), role, name, states.join(', ')]),
     },
     { title: 'How to get each state', columns: ['part', 'state', 'code'], rows: code },
   ];

@@ -102,15 +102,15 @@ describe('a sheet in an app of its own', () => {
     const button = document.createElement('button');
     document.body.append(button);
     button.focus();
-    const told: Conditions[] = [];
-    mountSheet(nested, { onConditions: (conditions) => told.push(conditions) });
+    const reported: Conditions[] = [];
+    mountSheet(nested, { onConditions: (conditions) => reported.push(conditions) });
     await expect.poll(() => frame('whole-page').querySelector('h1')?.textContent).toBe('Today');
     frame('whole-page').querySelector<HTMLElement>(".ft-bar a[href='/about']")?.click();
     await expect.poll(() => frame('whole-page').querySelector('h1')?.textContent).toBe('About');
     expect(document.title).toBe('The app');
     expect(document.activeElement).toBe(button);
     expect(new URLSearchParams(location.search).get('address')).toBe('/about');
-    expect(told.at(-1)).toMatchObject({ address: '/about' });
+    expect(reported.at(-1)).toMatchObject({ address: '/about' });
     button.remove();
   });
 

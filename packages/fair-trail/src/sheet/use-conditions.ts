@@ -14,12 +14,12 @@ export function useConditions(
       (typeof window === 'undefined' ? usualConditions : readConditions(new URLSearchParams(window.location.search))),
   );
   const change = useCallback<Change>((next) => setConditions((last) => ({ ...last, ...next })), []);
-  const told = useRef(onConditions);
+  const reported = useRef(onConditions);
   useEffect(() => {
-    told.current = onConditions;
+    reported.current = onConditions;
   });
   useEffect(() => {
-    told.current?.(conditions);
+    reported.current?.(conditions);
     if (initial) return;
     const { location, history } = window;
     const query = writeConditions(conditions, new URLSearchParams(location.search)).toString();

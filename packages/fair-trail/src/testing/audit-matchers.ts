@@ -31,7 +31,7 @@ export function toHaveSoundNavigation(
 ): { readonly pass: boolean; readonly message: () => string } {
   const { findings } = 'findings' in received ? received : audit(received, options);
   const failing = findings.filter(({ severity }) => weights.indexOf(severity) >= weights.indexOf(failOn));
-  const told = failing.map(
+  const reported = failing.map(
     ({ severity, code, message, selector, remedy }) => `${severity} ${message} [${code}]\n  ${selector}\n  ${remedy}`,
   );
   return {
@@ -39,7 +39,7 @@ export function toHaveSoundNavigation(
     message: () =>
       failing.length === 0
         ? `Nothing of the weight "${failOn}" was found in the navigation, and something was expected.`
-        : [`The navigation has ${failing.length} of the weight "${failOn}" or more:`, ...told].join('\n\n'),
+        : [`The navigation has ${failing.length} of the weight "${failOn}" or more:`, ...reported].join('\n\n'),
   };
 }
 

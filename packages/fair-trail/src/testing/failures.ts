@@ -36,7 +36,8 @@ interface FailureDetails {
 }
 
 /**
- * Something that a user would have done could not be done. It names what was looked for, what was there, and a likely reason.
+ * Thrown when something that a user would do is not possible. Says what was expected, what was found, and a likely
+ * reason.
  *
  * @example
  * try {
@@ -65,7 +66,7 @@ export class NavigationFailure extends Error implements Report<FailureCode, 'err
 }
 
 /**
- * The host cannot judge what was asked of it: neither a pass nor a failure of the page.
+ * Thrown when the host cannot judge something: neither a pass nor a failure of the page.
  *
  * @example
  * try {

@@ -56,7 +56,7 @@ function chosenOf(menus: readonly MenuReading[], choice: MenuChoice | undefined)
 
 function toldChoice(choice: MenuChoice | undefined): string {
   if (typeof choice === 'function') return 'The menu that was described';
-  return choice === undefined ? 'The menu of the page' : `The menu ${told(choice)}`;
+  return choice === undefined ? 'The menu of the page' : `The menu ${describeName(choice)}`;
 }
 
 function isSeen({ items, toggle }: MenuReading): boolean {
@@ -99,7 +99,7 @@ function searchBelow(
   const where =
     above.length === 0 ? `the menu “${menu.name}”` : `“${above.at(-1)?.name ?? ''}” of the menu “${menu.name}”`;
   throw new NavigationFailure('no-item', {
-    wanted: `${told(name)} was looked for in ${where}.`,
+    wanted: `${describeName(name)} was looked for in ${where}.`,
     found: quoted(items.map((item) => item.name)),
     likely:
       likelyName(menu, name) ?? 'it is not in this menu, has another name, or is made only when the menu is opened.',
@@ -114,7 +114,7 @@ function leadToOnePlace(found: readonly (readonly ItemReading[])[]): boolean {
 
 function severalItems(menu: MenuReading, name: Name, count: number): NavigationFailure {
   return new NavigationFailure('several-items', {
-    wanted: `${told(name)} was looked for in the menu “${menu.name}”.`,
+    wanted: `${describeName(name)} was looked for in the menu “${menu.name}”.`,
     found: `${count} of that name side by side, which lead to different places`,
     likely: 'name the item above it first, or give the two labels that say where they lead.',
     tree: treeOf(menu),
@@ -167,6 +167,6 @@ export function isMeant(candidate: string, name: string): boolean {
   return bestMatches([candidate], name, (one) => [one]).length > 0;
 }
 
-export function told(name: Name): string {
+export function describeName(name: Name): string {
   return typeof name === 'string' ? `“${name}”` : String(name);
 }

@@ -1,6 +1,6 @@
 // For the declaration at the end.
 import type {} from 'vitest';
-import { everyItem, isMeant, told, type Name } from './find.ts';
+import { everyItem, isMeant, describeName, type Name } from './find.ts';
 import { marksOf, type MarkReading, type Menu } from './menu.ts';
 import type { Navigation, PageLocation } from './navigation.ts';
 import type { MenuReading } from '../reading/page-reading.ts';
@@ -132,7 +132,7 @@ export const navigationMatchers = {
       async () => ({ isOpen: await menu.isOpen(...way), reading: await menu.read() }),
       ({ isOpen }) => isOpen,
     );
-    const what = way.length === 0 ? `the menu “${answer.reading.name}”` : way.map(told).join(' › ');
+    const what = way.length === 0 ? `the menu “${answer.reading.name}”` : way.map(describeName).join(' › ');
     const found = answer.isOpen ? 'it is open' : 'it is closed';
     const likely = 'nothing has opened it, or it was closed again by focus, by the pointer, or by a change of page.';
     return outcome(pass, `${what} is open`, found, likely, treeOf(answer.reading));

@@ -1,5 +1,5 @@
 import { NavigationFailure } from './failures.ts';
-import { bestMatches, findMenu, told, type MenuChoice, type Name } from './find.ts';
+import { bestMatches, findMenu, describeName, type MenuChoice, type Name } from './find.ts';
 import type { Ability, Host, Input, WindowSize } from './host.ts';
 import { Menu } from './menu.ts';
 import type { FoundReading, PageReading } from '../reading/page-reading.ts';
@@ -177,7 +177,7 @@ export class Navigation {
     if (found) return found;
     const others = await this.#use.host.ask('find', role, '', false);
     throw new NavigationFailure(role === 'button' ? 'no-control' : 'no-link', {
-      wanted: `The ${role} ${told(name)} was looked for on the page for ${this.patience} ms.`,
+      wanted: `The ${role} ${describeName(name)} was looked for on the page for ${this.patience} ms.`,
       found:
         answer.length > 0
           ? 'it is there, and hidden'
@@ -221,7 +221,7 @@ export class Navigation {
 /**
  * The navigation of the page in a host.
  *
- * @param options how long is waited for what must come
+ * @param options how long to wait for expected changes
  * @example
  * const page = navigation(browserHost({ page: vitestPage, userEvent }));
  * await page.menu('Main').choose('Hides');

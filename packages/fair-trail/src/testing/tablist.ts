@@ -1,5 +1,5 @@
 import { NavigationFailure } from './failures.ts';
-import { bestMatches, told, type Name } from './find.ts';
+import { bestMatches, describeName, type Name } from './find.ts';
 import type { PageReading, TablistReading, TabReading } from '../reading/page-reading.ts';
 import { quoted } from './tree.ts';
 import type { Use } from './use.ts';
@@ -75,7 +75,7 @@ export class Tablist {
       wanted:
         this.#name === undefined
           ? 'The tabs of the page were looked for.'
-          : `The tabs ${told(this.#name)} were looked for.`,
+          : `The tabs ${describeName(this.#name)} were looked for.`,
       found: `tablists called ${quoted(tablists.map(({ name }) => name))}`,
       likely: first
         ? 'say which are meant, by their name.'
@@ -88,7 +88,7 @@ export class Tablist {
     const [tab] = bestMatches(tabs, name, (one) => [one.name]);
     if (tab) return tab;
     throw new NavigationFailure('no-item', {
-      wanted: `The tab ${told(name)} was looked for.`,
+      wanted: `The tab ${describeName(name)} was looked for.`,
       found: quoted(tabs.map((one) => one.name)),
       likely: 'it has another name, or is not made yet.',
     });

@@ -60,8 +60,8 @@ export class Use {
   ): Promise<Answer> {
     const waited = await waitUntil(look, isSo, this.patience);
     if (waited.isSo) return waited.answer;
-    const { code, ...told } = await otherwise(waited.answer, `within ${this.patience} ms`);
-    throw new NavigationFailure(code, told);
+    const { code, ...details } = await otherwise(waited.answer, `within ${this.patience} ms`);
+    throw new NavigationFailure(code, details);
   }
 
   /** Until what was begun has been drawn. */

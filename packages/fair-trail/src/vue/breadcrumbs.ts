@@ -8,7 +8,7 @@ import { usePosition, useSurroundings } from './trail-context.ts';
 import { usePart } from './use-part.ts';
 
 /**
- * The way from the home page to the current one. Nothing on the home page itself.
+ * The breadcrumbs from the home page to the current page. Renders nothing on the home page.
  *
  * Slots: `separator`, which stands between steps, hidden from assistive technology; `icon` (given a `name`).
  *

@@ -13,8 +13,8 @@ import { currentEntryAt, type CurrentEntry } from '../parts/current-entry.ts';
 import { useLocation, usePresenter, useSurroundings } from './trail-context.ts';
 
 /**
- * Asks before the page is left: by a link, by Back where the browser lets it, and by closing the tab, where the browser
- * asks in its own words. A change of the query or the hash alone does not leave the page.
+ * Asks before the page is left: by a link, by Back if the browser allows it, and by closing the tab, where the browser
+ * shows its own dialog. A change of only the query or the hash does not leave the page.
  *
  * @param mayLeave says whether the page may be left, or promises to, such as by the answer to a dialog. Give a getter that
  *   returns null while there is nothing to lose: `() => (isWritten.value ? ask : null)`
@@ -37,8 +37,8 @@ export function useMayLeave(mayLeave: Readonly<Ref<MayLeave | null>> | (() => Ma
 }
 
 /**
- * The entry that the current page belongs to, with its label and params. Null if the visitor is neither at that entry
- * nor below it; without an id, at an address that is no page.
+ * Returns the entry of the current page, with its label and params. Null if the visitor is neither at that entry nor
+ * below it; without an id, at an address that is no page.
  *
  * @param id of the entry itself, or of one that it is below: a layout may ask for the entry that it stands for
  * @example

@@ -9,7 +9,7 @@ import { usePosition, useSurroundings } from './trail-context.ts';
 import { usePart } from './use-part.ts';
 
 /**
- * The bar across the top: brand, links with their marks, panels, and a toggle for them where room is short.
+ * The bar across the top: brand, links with marks, panels, and a toggle in narrow windows.
  *
  * Slots: `brand`, `start`, `end`, `icon` (given a `name`), and the default one for the row as the app arranges it, with a
  * `Part` for each part of the bar.

@@ -55,7 +55,7 @@ export const FooterNav = defineComponent({
 });
 
 /**
- * A strip above the page that the reader can send away. That is remembered across reloads, where the browser lets it.
+ * A strip above the page that the reader can dismiss. The choice is remembered if the browser allows storage.
  *
  * @example
  * <Notice name="tower-closed">The tower is closed until Friday.</Notice>
@@ -89,7 +89,7 @@ export const Notice = defineComponent({
 });
 
 /**
- * A link past the navigation, or several. Put it first on the page; each is seen when it has focus.
+ * A link past the navigation, or several. Put it first on the page. It is visible while it has focus.
  *
  * @example
  * <SkipLink />
@@ -146,7 +146,7 @@ export const LanguageLinks = defineComponent({
 });
 
 /**
- * A strip of links that looks like tabs: for pages beside each other, each with an address of its own.
+ * A row of links that looks like tabs, for sibling pages with their own addresses.
  *
  * @example
  * <TabLinks menu="hides" label="Hides" />
@@ -186,7 +186,7 @@ export const TabLinks = defineComponent({
 });
 
 /**
- * What all pages share: notice, bar, sidebar, content and footer, each where it belongs.
+ * The layout that all pages share: notice, bar, sidebar, content and footer.
  *
  * Slots: `notice`, `bar`, `sidebar`, `footer`, and the default one for the content, which holds the `Stage`.
  *

@@ -3,7 +3,7 @@ import type { Position } from '../core/site/locate.ts';
 import { LazyPage, type Loaded, type LoadRequest } from '../parts/lazy-page.ts';
 import type { GivenLayout } from '../parts/stage-content.ts';
 
-/** What a page is given of the address that it is shown at. It gets those of them that it declares. */
+/** The properties of a page. It gets those of them that it declares. */
 export interface PageProps {
   readonly position: Position;
   /** The params of the address, percent-decoded. */
@@ -16,7 +16,7 @@ export type Page = Component;
 /** What all pages at and below an entry share: a component that holds a `Stage` of its own, for the pages. */
 export type StageLayout = GivenLayout<Component>;
 
-/** What a page that could not be shown is given. */
+/** The properties of the `failed` page. */
 export interface FailedPageProps extends PageProps {
   readonly error: unknown;
   /** Whether the browser says that it is offline. */
@@ -28,7 +28,7 @@ export interface FailedPageProps extends PageProps {
 export type StagePages = Readonly<Record<string, Page | LazyPage<Page>>>;
 
 /**
- * A page that is loaded when it is first needed, and once: `lazyPage(() => import('./tides.vue'))`.
+ * A page that is loaded once, when it is first needed: `lazyPage(() => import('./tides.vue'))`.
  *
  * @param load returns a promise of the page, or of a module that has it as its default export
  * @example

@@ -31,7 +31,8 @@ export function provideParts<Event>(
 }
 
 /**
- * One part of the component around it, wherever the app's own markup wants it. Nothing if there is none now.
+ * One part of the surrounding component, anywhere in your own markup. Renders nothing if the component has no such part
+ * now.
  *
  * @example
  * <Navbar>

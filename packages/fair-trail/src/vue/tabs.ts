@@ -35,7 +35,7 @@ function useTabs(): TabsAround {
 }
 
 /**
- * Tabs with panels. It holds a `Tablist`, and a `Tabpanel` for each tab.
+ * Tabs with panels. Contains a `Tablist`, and a `Tabpanel` for each tab.
  *
  * Slots: the default one, and `icon` (given a `name`), for all tabs.
  *
@@ -103,7 +103,7 @@ export const Tabs = defineComponent({
 });
 
 /**
- * The row of tabs. Without content it prints all of them; with it, each is a `Tab` among the app's own markup.
+ * The row of tabs. Without children it renders all tabs. With children, place a `Tab` for each.
  *
  * @example
  * <Tablist />
@@ -123,7 +123,7 @@ export const Tablist = defineComponent({
 });
 
 /**
- * One tab, with content of its own. Nothing if there is no tab of that id.
+ * One tab with your own content. Renders nothing for an unknown id.
  *
  * @example
  * <Tablist>

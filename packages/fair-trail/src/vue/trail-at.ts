@@ -24,8 +24,8 @@ import type { PlainSlot, SlotGiven } from './slots.ts';
 export const trailSlots = Object as SlotsType<{ default?: PlainSlot; link?: SlotGiven<LinkSlotProps> }>;
 
 /**
- * Gives the components within it the site, the position at an address, and who the visitor is. It is for an app whose address
- * something else decides: a router that the app has already, or a server. It loads no router.
+ * Provides the site, the position and the audience to the components within it, for an address that another router or a
+ * server decides. It loads no router.
  *
  * The slot `link` draws the links of the site with the link component of that router. It is given the link's `href`, its
  * `attributes`, and its `content` as a component.

@@ -5,7 +5,7 @@ import type { Site } from '../core/site/site.ts';
 import type { Presenter, Router } from '../dom/router-interface.ts';
 import type { Surroundings, TrailLocation } from '../parts/surroundings.ts';
 
-/** What every component of a trail knows. */
+/** What the components of a `Trail` share. */
 export interface TrailContext extends Surroundings, TrailLocation {}
 
 export const surroundingsKey: InjectionKey<Readonly<Ref<Surroundings>>> = Symbol('surroundings');
@@ -35,7 +35,7 @@ export function usePresenter(): Readonly<Ref<(Router & Presenter) | null>> {
 }
 
 /**
- * All that a trail's components know.
+ * Returns everything that the components of a `Trail` share.
  *
  * @throws Error outside of a `Trail`
  * @example
@@ -49,7 +49,7 @@ export function useTrail(): ComputedRef<TrailContext> {
 }
 
 /**
- * Where the visitor is in the site. Within a `Stage`, where the page that is shown is.
+ * Returns the current position. Within a `Stage`, the position of the page that is shown.
  *
  * @throws Error outside of a `Trail`
  * @example
@@ -62,7 +62,7 @@ export function usePosition(): ComputedRef<Position> {
 }
 
 /**
- * The site of the `Trail` around the component.
+ * Returns the site of the surrounding `Trail`.
  *
  * @throws Error outside of a `Trail`
  * @example

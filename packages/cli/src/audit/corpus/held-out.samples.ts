@@ -188,7 +188,7 @@ export const heldOut: readonly HeldOutCase[] = [
   },
   {
     rule: 'state-after-resizing',
-    style: 'a list that is opened by width, with a state that is not told',
+    style: 'a list that is opened by width, with a state that is not announced',
     accept: ['toggle-announces-closed', 'toggle-state-wrong'],
     ...both(
       {

@@ -48,7 +48,7 @@ test('the names and roles that the rules go by are those of the browser’s acce
     const ours = await page.evaluate((selector) => {
       const elements = [...document.querySelectorAll(selector)];
       elements.forEach((element, index) => element.setAttribute('data-asked', String(index)));
-      return elements.map((_, index) => window.fairTrailAudit?.toldOf(`[data-asked="${index}"]`) ?? null);
+      return elements.map((_, index) => window.fairTrailAudit?.exposedAs(`[data-asked="${index}"]`) ?? null);
     }, asked);
     const { root } = await session.send('DOM.getDocument', { depth: -1 });
     const { nodeIds } = await session.send('DOM.querySelectorAll', { nodeId: root.nodeId, selector: '[data-asked]' });
@@ -56,9 +56,9 @@ test('the names and roles that the rules go by are those of the browser’s acce
       const { nodes } = await session.send('Accessibility.getPartialAXTree', { nodeId, fetchRelatives: false });
       const node = nodes[0];
       const mine = ours[index] ?? null;
-      const isTold = node !== undefined && !node.ignored;
+      const isStated = node !== undefined && !node.ignored;
       const role = String(node?.role?.value ?? '');
-      const theirs = isTold
+      const theirs = isStated
         ? {
             role: role in sameRole ? sameRole[role] : role,
             name: String(node.name?.value ?? '')

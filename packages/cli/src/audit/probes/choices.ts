@@ -49,7 +49,7 @@ async function attempt(used: AuditedPage): Promise<void> {
       await used.press(/type="(?:checkbox|radio)"/u.test(choice.html) ? 'Space' : 'ArrowDown');
     });
     if (!happening?.left) continue;
-    await used.tell(choiceLeaves, choice, { state: 'changed' });
+    await used.addFinding(choiceLeaves, choice, { state: 'changed' });
   }
 }
 
@@ -68,14 +68,14 @@ async function tryFields(used: AuditedPage): Promise<void> {
     });
     if (!happening) continue;
     if (happening.left) {
-      await used.tell(choiceLeaves, field, { state: 'written in' });
+      await used.addFinding(choiceLeaves, field, { state: 'written in' });
       continue;
     }
-    if ((await used.call('focused')) === null) await used.tell(focusLostOnTyping, field, { state: 'written in' });
+    if ((await used.call('focused')) === null) await used.addFinding(focusLostOnTyping, field, { state: 'written in' });
     const { before, after } = happening;
     const isOther = before.drawn.length !== after.drawn.length || happening.shown.length > 0;
     if (isOther && !after.announced && !(await used.call('announcesByRole', field.selector))) {
-      await used.tell(resultsUntold, field, { state: 'written in' });
+      await used.addFinding(resultsUntold, field, { state: 'written in' });
     }
   }
 }

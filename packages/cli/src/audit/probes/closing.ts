@@ -153,10 +153,10 @@ export async function closeInEachWay(used: AuditedPage, opened: Opened): Promise
     isEverClosed ||= isClosed;
     if (isClosed) await lookBehind(used, opened, name);
     else if (name === 'Escape' && isFloating && (panel?.hidesContent ?? false)) {
-      await used.tell(escapeIgnored, toggle, { state: 'open' });
+      await used.addFinding(escapeIgnored, toggle, { state: 'open' });
     }
   }
-  if (!isEverClosed && isFloating && couldTry) await used.tell(toggleStaysOpen, toggle, { state: 'open' });
+  if (!isEverClosed && isFloating && couldTry) await used.addFinding(toggleStaysOpen, toggle, { state: 'open' });
 }
 
 /** Whether a panel has what a way needs: asked before it is opened again. */
@@ -203,7 +203,7 @@ async function isReopened(used: AuditedPage, { toggle, shown }: Opened, closedBy
   if (again.shown.length > 0) return false;
   const third = await used.whatHappens(toggle.selector, () => used.clickOn(toggle));
   if (third && !third.left && ((await used.call('isStillOpen', shown)) || third.shown.length > 0)) {
-    await used.tell(toggleNeedsTwoPresses, toggle, { state: `closed by ${closedBy}` });
+    await used.addFinding(toggleNeedsTwoPresses, toggle, { state: `closed by ${closedBy}` });
   }
   return false;
 }
@@ -212,46 +212,46 @@ async function isReopened(used: AuditedPage, { toggle, shown }: Opened, closedBy
 async function lookBehind(used: AuditedPage, { toggle, shown, before }: Opened, name: string): Promise<void> {
   const state = `closed by ${name}`;
   const { expanded } = await used.call('snapshot', toggle.selector);
-  if (expanded === 'true') await used.tell(toggleStateFrozen, toggle, { state });
+  if (expanded === 'true') await used.addFinding(toggleStateFrozen, toggle, { state });
   if (name === 'Escape' && (await used.call('focused')) === null) {
-    await used.tell(focusLostOnClosing, toggle, { state });
+    await used.addFinding(focusLostOnClosing, toggle, { state });
   }
-  if (name === 'Escape' && (await used.call('hasFocusIn', toggle.selector, []))) await tellTrap(used, toggle, state);
-  const told = await used.call('toldOf', toggle.selector);
-  if (told && isClosingName(told.name)) {
-    await used.tell(toggleNameStale, toggle, { state, message: `It is called “${told.name}”.` });
+  if (name === 'Escape' && (await used.call('hasFocusIn', toggle.selector, []))) await reportTrap(used, toggle, state);
+  const reported = await used.call('exposedAs', toggle.selector);
+  if (reported && isClosingName(reported.name)) {
+    await used.addFinding(toggleNameStale, toggle, { state, message: `It is called “${reported.name}”.` });
   }
-  await tellLeftovers(used, toggle, { before, shown, state });
+  await reportLeftovers(used, toggle, { before, shown, state });
   const [stop] = await used.call('unseenStops', shown);
-  if (stop) await used.tell(focusOnUnseen, stop, { state });
+  if (stop) await used.addFinding(focusOnUnseen, stop, { state });
 }
 
 /** Whether Tab goes on from the button now that nothing is open. */
-async function tellTrap(used: AuditedPage, toggle: FoundToggle, state: string): Promise<void> {
+async function reportTrap(used: AuditedPage, toggle: FoundToggle, state: string): Promise<void> {
   if (!used.isWanted(focusTrapped)) return;
   const from = await used.call('focused');
   await used.press('Tab');
   await used.call('rest');
   const to = await used.call('focused');
   if (from && to?.number === from.number) {
-    await used.tell(focusTrapped, toggle, { state, message: 'Tab stays on the button.' });
+    await used.addFinding(focusTrapped, toggle, { state, message: 'Tab stays on the button.' });
   } else await used.call('focusOn', toggle.selector);
 }
 
 /** What is otherwise of the page than before something was opened in it. */
-export async function tellLeftovers(
+export async function reportLeftovers(
   used: AuditedPage,
   toggle: FoundToggle,
   { before, shown, state }: { readonly before: PageState; readonly shown: readonly number[]; readonly state: string },
 ): Promise<void> {
   const now = await used.call('pageState');
   const hidden = await used.call('leftHidden', before.hidden, shown);
-  if (hidden) await used.tell(pageLeftInert, hidden, { state });
+  if (hidden) await used.addFinding(pageLeftInert, hidden, { state });
   else if (now.isDeaf && !before.isDeaf) {
-    await used.tell(pageLeftInert, toggle, { state, message: 'The page has pointer-events: none.' });
+    await used.addFinding(pageLeftInert, toggle, { state, message: 'The page has pointer-events: none.' });
   }
-  if (now.isLocked && !before.isLocked) await used.tell(scrollStaysLocked, toggle, { state });
+  if (now.isLocked && !before.isLocked) await used.addFinding(scrollStaysLocked, toggle, { state });
   const [cover] = now.covers.filter((number) => !before.covers.includes(number));
   const place = cover === undefined ? null : await used.call('elementNamed', cover);
-  if (place) await used.tell(coverStays, place, { state });
+  if (place) await used.addFinding(coverStays, place, { state });
 }

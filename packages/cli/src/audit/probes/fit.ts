@@ -90,30 +90,30 @@ async function attempt(used: AuditedPage): Promise<void> {
   const cut = await used.call('cutLabels');
   const over = await used.call('overlaps');
   const out = await used.call('sticksOut');
-  await tellAll(used, labelsCut, cut, 'rest');
+  await reportAll(used, labelsCut, cut, 'rest');
   for (const label of over.slice(0, mostTold)) {
-    await used.tell(labelsOverlap, label, { state: 'rest', message: `The other one is “${label.other}”.` });
+    await used.addFinding(labelsOverlap, label, { state: 'rest', message: `The other one is “${label.other}”.` });
   }
-  await tellBeside(used, out, 'rest');
+  await reportBeside(used, out, 'rest');
   const isPlain = out.length === 0 && over.length === 0;
   if (used.options.isNarrowest || used.options.isWidest) {
     const known = new Set([...cut, ...over].map(({ selector }) => selector));
-    if (isPlain) await tellSpaced(used, known);
-    if (isPlain && used.options.isWidest) await tellLarge(used, known);
+    if (isPlain) await reportSpaced(used, known);
+    if (isPlain && used.options.isWidest) await reportLarge(used, known);
   }
-  if (used.options.isNarrowest) await tellLowWindow(used);
+  if (used.options.isNarrowest) await reportLowWindow(used);
 }
 
-async function tellAll(
+async function reportAll(
   used: AuditedPage,
   probe: Probe,
   places: readonly { readonly selector: string; readonly html: string }[],
   state: string,
 ): Promise<void> {
-  for (const place of places.slice(0, mostTold)) await used.tell(probe, place, { state });
+  for (const place of places.slice(0, mostTold)) await used.addFinding(probe, place, { state });
 }
 
-async function tellBeside(
+async function reportBeside(
   used: AuditedPage,
   out: readonly { readonly selector: string; readonly html: string; readonly how: string }[],
   state: string,
@@ -123,18 +123,18 @@ async function tellBeside(
     const isLost = link.how === 'lost';
     // What WCAG asks of the width of 320 CSS pixels holds wider windows too; a page that scrolls there is a nuisance.
     const message = isLost ? 'Nothing scrolls there.' : 'The whole page scrolls sideways for it.';
-    await used.tell(menuBesideWindow, link, { state, message, isLikely: !isLost && width < 320 });
+    await used.addFinding(menuBesideWindow, link, { state, message, isLikely: !isLost && width < 320 });
   }
 }
 
 /** What is lost by it, and was not before. */
-async function tellSpaced(used: AuditedPage, known: ReadonlySet<string>): Promise<void> {
+async function reportSpaced(used: AuditedPage, known: ReadonlySet<string>): Promise<void> {
   if (!used.isWanted(spacedTextBreaks)) return;
   await used.call('spaceText');
   await used.call('rest');
   const broken = [...(await used.call('cutLabels')), ...(await used.call('overlaps'))];
   const lost = (await used.call('sticksOut')).filter(({ how }) => how === 'lost');
-  await tellAll(
+  await reportAll(
     used,
     spacedTextBreaks,
     [...broken, ...lost].filter(({ selector }) => !known.has(selector)),
@@ -143,7 +143,7 @@ async function tellSpaced(used: AuditedPage, known: ReadonlySet<string>): Promis
   await used.reload();
 }
 
-async function tellLarge(used: AuditedPage, known: ReadonlySet<string>): Promise<void> {
+async function reportLarge(used: AuditedPage, known: ReadonlySet<string>): Promise<void> {
   if (!used.isWanted(largeTextBreaks)) return;
   await used.call('doubleText');
   await used.call('rest');
@@ -155,12 +155,12 @@ async function tellLarge(used: AuditedPage, known: ReadonlySet<string>): Promise
     selector,
     html: html.replaceAll(/ style="font-size: [^"]*"/gu, ''),
   }));
-  await tellAll(used, largeTextBreaks, places, 'text at 200 %');
+  await reportAll(used, largeTextBreaks, places, 'text at 200 %');
   await used.reload();
 }
 
 /** A window of 1280 by 1024 pixels that is enlarged four times. */
-async function tellLowWindow(used: AuditedPage): Promise<void> {
+async function reportLowWindow(used: AuditedPage): Promise<void> {
   const { size } = used;
   if (!used.isWanted(barTakesWindow)) return;
   await used.page.setViewportSize({ width: 320, height: 256 });
@@ -171,7 +171,7 @@ async function tellLowWindow(used: AuditedPage): Promise<void> {
     const bar = await used.call('pinnedShare');
     if (bar && bar.share > 0.5) {
       const message = `It takes ${Math.round(bar.share * 100)} % of a window of 320 by 256 CSS pixels.`;
-      await used.tell(barTakesWindow, bar, { state: 'at 400 % zoom', message });
+      await used.addFinding(barTakesWindow, bar, { state: 'at 400 % zoom', message });
     }
   } finally {
     await used.page.setViewportSize(size);
@@ -186,7 +186,7 @@ export const moving: Attempt = {
   name: 'motion',
   probes: [motionGoesOn],
   attempt: async (used) => {
-    const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'told' || kind === 'named') && !isOpen);
+    const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'stated' || kind === 'named') && !isOpen);
     if (!toggle || !used.options.isNew(`motion ${toggle.fingerprint}`)) return;
     const window = await used.options.openOther({ reducedMotion: 'reduce' });
     try {
@@ -195,7 +195,7 @@ export const moving: Attempt = {
       await window.page.mouse.click(...middle);
       await window.page.waitForTimeout(40);
       const moved = await window.call('movements').catch(() => []);
-      if (moved.length > 0) await used.tell(motionGoesOn, toggle, { state: 'opening, less motion wanted' });
+      if (moved.length > 0) await used.addFinding(motionGoesOn, toggle, { state: 'opening, less motion wanted' });
     } finally {
       await window.close();
     }

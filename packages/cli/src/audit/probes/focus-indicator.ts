@@ -96,10 +96,10 @@ async function lookAt(used: AuditedPage, stop: FocusStep, previous: FocusStep | 
   if (change.pixels >= fewestPixels && change.contrast >= 3) return;
   await used.call('focusOn', stop.selector);
   const isGone = change.pixels < fewestPixels || change.contrast < unseenContrast;
-  if (isGone) await used.tell(focusNotShown, stop, { state: 'focus' });
+  if (isGone) await used.addFinding(focusNotShown, stop, { state: 'focus' });
   else {
     const message = `The contrast of the change is ${(Math.floor(change.contrast * 100) / 100).toFixed(2)} : 1; 3 is needed.`;
-    await used.tell(focusHardToSee, stop, { state: 'focus', message });
+    await used.addFinding(focusHardToSee, stop, { state: 'focus', message });
   }
 }
 

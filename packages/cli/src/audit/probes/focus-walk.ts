@@ -2,7 +2,7 @@ import type { FocusStep } from 'fair-trail/internal/audit';
 import type { Attempt } from '../attempt.ts';
 import { isHarmfulLabel } from '../../browser/harmful.ts';
 import type { Probe } from '../probe.ts';
-import type { AuditedPage, ElementReference, Telling } from '../audited-page.ts';
+import type { AuditedPage, ElementReference, FindingDetails } from '../audited-page.ts';
 import { lookAtIndicators } from './focus-indicator.ts';
 
 export const focusOnUnseen: Probe = {
@@ -122,26 +122,26 @@ async function attempt(used: AuditedPage): Promise<void> {
   } catch (error) {
     if (!(error instanceof Error) || !/navigat|context was destroyed/iu.test(error.message)) throw error;
     await used.page.waitForLoadState('load').catch(() => undefined);
-    await tellOfLeaving(used, address);
+    await reportOfLeaving(used, address);
     return;
   }
   if (pathOf(used.page.url()) !== pathOf(address)) {
-    await tellOfLeaving(used, address);
+    await reportOfLeaving(used, address);
     return;
   }
   for (const [index, stop] of forth.stops.entries()) {
     const steps = [index === 0 ? 'press Tab' : `press Tab ${index + 1} times`];
-    if (!stop.seen) await used.tell(focusOnUnseen, stop, { state: 'focus', steps });
-    else if (stop.cover !== null) await tellCover(used, stop, { state: 'focus', steps });
+    if (!stop.seen) await used.addFinding(focusOnUnseen, stop, { state: 'focus', steps });
+    else if (stop.cover !== null) await reportCover(used, stop, { state: 'focus', steps });
   }
-  await tellOrder(used, forth.stops);
-  if (forth.loop) await tellTrap(used, forth.loop, 'Tab');
+  await reportOrder(used, forth.stops);
+  if (forth.loop) await reportTrap(used, forth.loop, 'Tab');
   else if (!forth.isWhole && forth.stops.length === mostStops) {
     for (const probe of [focusOnUnseen, focusCovered, notByKeyboard]) {
       used.leaveOut(probe, `The page has more than ${mostStops} stops; those after are not tried.`);
     }
   }
-  if (forth.isWhole && !forth.stops.some(({ isInDialog }) => isInDialog)) await tellUnreached(used, forth.stops);
+  if (forth.isWhole && !forth.stops.some(({ isInDialog }) => isInDialog)) await reportUnreached(used, forth.stops);
   await goBack(used, forth);
   await lookAtIndicators(used, forth.stops);
 }
@@ -149,23 +149,29 @@ async function attempt(used: AuditedPage): Promise<void> {
 /** Back through the page: what is pinned on top lies over other things than on the way forth. */
 async function goBack(used: AuditedPage, forth: Walk): Promise<void> {
   if (!forth.isWhole || !used.isWanted(focusCovered, focusTrapped)) return;
-  const told = new Set(forth.stops.filter(({ seen, cover }) => !seen || cover !== null).map(({ number }) => number));
+  const reported = new Set(
+    forth.stops.filter(({ seen, cover }) => !seen || cover !== null).map(({ number }) => number),
+  );
   const back = await walk(used, 'Shift+Tab', mostStops);
   for (const stop of back.stops) {
-    if (stop.seen && stop.cover !== null && !told.has(stop.number)) {
-      await tellCover(used, stop, { state: 'focus, going back' });
+    if (stop.seen && stop.cover !== null && !reported.has(stop.number)) {
+      await reportCover(used, stop, { state: 'focus, going back' });
     }
   }
-  if (back.loop) await tellTrap(used, back.loop, 'Shift+Tab');
+  if (back.loop) await reportTrap(used, back.loop, 'Shift+Tab');
 }
 
-async function tellCover(used: AuditedPage, stop: FocusStep, how: Pick<Telling, 'state' | 'steps'>): Promise<void> {
+async function reportCover(
+  used: AuditedPage,
+  stop: FocusStep,
+  how: Pick<FindingDetails, 'state' | 'steps'>,
+): Promise<void> {
   await used.focusOn(stop);
-  await used.tell(focusCovered, stop, { ...how, message: `It is behind “${stop.cover ?? ''}”.` });
+  await used.addFinding(focusCovered, stop, { ...how, message: `It is behind “${stop.cover ?? ''}”.` });
 }
 
 /** Focus goes round within a part of the page: it is a trap where Escape does not free it either. */
-async function tellTrap(used: AuditedPage, stop: FocusStep, key: 'Tab' | 'Shift+Tab'): Promise<void> {
+async function reportTrap(used: AuditedPage, stop: FocusStep, key: 'Tab' | 'Shift+Tab'): Promise<void> {
   const seen = new Set<number>();
   await used.press('Escape');
   for (let step = 0; step < 2 * mostStops; step += 1) {
@@ -175,13 +181,13 @@ async function tellTrap(used: AuditedPage, stop: FocusStep, key: 'Tab' | 'Shift+
     if (seen.has(now.number) && seen.size > 0 && step > seen.size + 2) break;
     seen.add(now.number);
   }
-  await used.tell(focusTrapped, stop, {
+  await used.addFinding(focusTrapped, stop, {
     state: 'focus',
     message: `${key} goes round ${seen.size === 1 ? 'on the spot' : `between ${seen.size} places`}.`,
   });
 }
 
-async function tellUnreached(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
+async function reportUnreached(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
   if (!used.isWanted(notByKeyboard)) return;
   const missed = await used.call(
     'unreached',
@@ -190,9 +196,9 @@ async function tellUnreached(used: AuditedPage, stops: readonly FocusStep[]): Pr
   for (const { selector, html, isControl, isListening } of missed.slice(0, 12)) {
     // A button may be left out because another one does the same; a link is the only one to its page.
     if (isControl)
-      await used.tell(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
+      await used.addFinding(notByKeyboard, { selector, html }, { state: 'focus', isLikely: !/^<a\s/iu.test(html) });
     else if (isListening && !isHarmfulLabel(html) && (await doesSomething(used, { selector, html }))) {
-      await used.tell(notByKeyboard, { selector, html }, { state: 'pressed' });
+      await used.addFinding(notByKeyboard, { selector, html }, { state: 'pressed' });
     }
   }
 }
@@ -205,7 +211,7 @@ async function doesSomething(used: AuditedPage, place: ElementReference): Promis
 }
 
 /** Down a list, or along it: an item that comes later stands further on. */
-async function tellOrder(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
+async function reportOrder(used: AuditedPage, stops: readonly FocusStep[]): Promise<void> {
   const lists = new Map<number, FocusStep[]>();
   for (const stop of stops) {
     if (stop.list === null || !stop.isInMenu || !stop.seen) continue;
@@ -217,7 +223,7 @@ async function tellOrder(used: AuditedPage, stops: readonly FocusStep[]): Promis
       const last = items[index - 1];
       return last !== undefined && isBefore(item, last, isRight);
     });
-    if (wrong) await used.tell(orderOfFocus, wrong, { state: 'focus' });
+    if (wrong) await used.addFinding(orderOfFocus, wrong, { state: 'focus' });
   }
 }
 
@@ -230,9 +236,13 @@ function isBefore({ placed: box }: FocusStep, { placed: last }: FocusStep, isRig
   return isInColumn && box.bottom <= last.top + 1;
 }
 
-async function tellOfLeaving(used: AuditedPage, address: string): Promise<void> {
+async function reportOfLeaving(used: AuditedPage, address: string): Promise<void> {
   const [selector, html] = ['html', `<html> of ${pathOf(address)}`];
-  await used.tell(focusActs, { selector, html }, { state: 'focus', message: `It led to ${pathOf(used.page.url())}.` });
+  await used.addFinding(
+    focusActs,
+    { selector, html },
+    { state: 'focus', message: `It led to ${pathOf(used.page.url())}.` },
+  );
 }
 
 function pathOf(address: string): string {

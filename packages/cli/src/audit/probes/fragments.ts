@@ -18,10 +18,12 @@ export async function followFragments(used: AuditedPage, dead: readonly AuditFin
     const isMade = outcome !== null && (outcome.left || outcome.acted || outcome.before.text !== outcome.after.text);
     isEverMade ||= isMade;
     if (outcome !== null && !isMade) {
-      await used.tell({ ...ruleOf(finding), severity: 'error', certainty: 'sure' }, finding, { state: 'followed' });
-    } else if (outcome === null) await used.tell(ruleOf(finding), finding, { state: 'rest' });
+      await used.addFinding({ ...ruleOf(finding), severity: 'error', certainty: 'sure' }, finding, {
+        state: 'followed',
+      });
+    } else if (outcome === null) await used.addFinding(ruleOf(finding), finding, { state: 'rest' });
   }
   for (const finding of isEverMade ? [] : dead.slice(mostFollowed)) {
-    await used.tell(ruleOf(finding), finding, { state: 'rest' });
+    await used.addFinding(ruleOf(finding), finding, { state: 'rest' });
   }
 }

@@ -67,10 +67,10 @@ async function lookAt(used: AuditedPage, graphic: DrawnGraphic, state: string): 
   if (kind === 'icon') {
     const found = await contrastOfIcon(used, selector);
     if (found === null || found >= least) return;
-    await used.tell(iconLowContrast, place, { state, message: message(found) });
+    await used.addFinding(iconLowContrast, place, { state, message: message(found) });
   } else if (ratio !== null && ratio < least) {
     const probe = kind === 'mark' ? markLowContrast : fieldLowContrast;
-    await used.tell(probe, place, { state, message: message(ratio) });
+    await used.addFinding(probe, place, { state, message: message(ratio) });
   }
 }
 

@@ -86,7 +86,7 @@ async function hover(used: AuditedPage, trigger: HoverTrigger): Promise<void> {
   if (panel?.hidesContent) {
     await used.press('Escape');
     await used.call('rest');
-    if (await used.call('isStillOpen', shown)) await used.tell(hoverNotDismissible, trigger, { state: 'hover' });
+    if (await used.call('isStillOpen', shown)) await used.addFinding(hoverNotDismissible, trigger, { state: 'hover' });
   }
   if (panel?.target && used.isWanted(hoverNotHoverable, hoverNotPersistent)) {
     const again = await shownBy(used, trigger);
@@ -116,12 +116,12 @@ async function cross(
   }
   await used.page.waitForTimeout(400);
   if (!(await used.call('isStillOpen', shown))) {
-    await used.tell(hoverNotHoverable, trigger, { state: 'hover' });
+    await used.addFinding(hoverNotHoverable, trigger, { state: 'hover' });
     return;
   }
   if (!used.isWanted(hoverNotPersistent)) return;
   await used.page.waitForTimeout(patience);
-  if (!(await used.call('isStillOpen', shown))) await used.tell(hoverNotPersistent, trigger, { state: 'hover' });
+  if (!(await used.call('isStillOpen', shown))) await used.addFinding(hoverNotPersistent, trigger, { state: 'hover' });
 }
 
 /** By focus, by the keys that open things, or by another button of the same item. */
@@ -129,7 +129,7 @@ async function byKeyboard(used: AuditedPage, trigger: HoverTrigger): Promise<voi
   if (!used.isWanted(hoverOnly)) return;
   const { focusable, isLink } = trigger;
   await used.reload();
-  const isToggled = used.report.toggles.some(({ kind }) => kind === 'told' || kind === 'named');
+  const isToggled = used.report.toggles.some(({ kind }) => kind === 'stated' || kind === 'named');
   if (focusable !== null) {
     const keys = isLink ? ['', 'Tab', 'Space', 'ArrowDown'] : ['', 'Enter', 'Space', 'ArrowDown', 'Tab'];
     for (const key of keys) {
@@ -142,7 +142,7 @@ async function byKeyboard(used: AuditedPage, trigger: HoverTrigger): Promise<voi
     }
   }
   // A page of its own may list the same links, and a button elsewhere may open them.
-  await used.tell(hoverOnly, trigger, { state: 'hover', isLikely: isLink || isToggled });
+  await used.addFinding(hoverOnly, trigger, { state: 'hover', isLikely: isLink || isToggled });
 }
 
 /** One item of each menu: does what the mouse does to it push the others? */
@@ -165,7 +165,7 @@ async function lookAtNeighbours(used: AuditedPage): Promise<void> {
       return isMoved && selector !== link.selector;
     });
     await used.page.mouse.move(0, 0);
-    if (!isOpen && pushed.length > 0) await used.tell(hoverMovesRow, link, { state: 'hover' });
+    if (!isOpen && pushed.length > 0) await used.addFinding(hoverMovesRow, link, { state: 'hover' });
   }
 }
 

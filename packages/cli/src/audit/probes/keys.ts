@@ -121,11 +121,11 @@ async function tryGroup(used: AuditedPage, group: FoundComposite, state: string)
   if (!works && !isTablist) {
     const isReached = stops.length === group.items.length;
     const message = isReached ? 'Tab stops at each of them instead.' : 'Tab does not stop at the others either.';
-    await used.tell(rolesWithoutArrows, group, { state, message: `Its role is ${group.role}. ${message}` });
+    await used.addFinding(rolesWithoutArrows, group, { state, message: `Its role is ${group.role}. ${message}` });
     return;
   }
   if (!works) return;
-  if (stops.length > 1 && group.role !== 'toolbar') await used.tell(severalStops, group, { state });
+  if (stops.length > 1 && group.role !== 'toolbar') await used.addFinding(severalStops, group, { state });
   if (['menu', 'menubar', 'tree'].includes(group.role)) await tryEnds(used, group, state);
   if (group.role === 'tree') await tryTree(used, group, state);
   if (['menu', 'menubar', 'listbox'].includes(group.role) && state === 'focus') await tryEnter(used, group);
@@ -147,7 +147,7 @@ async function tryEnter(used: AuditedPage, { items }: FoundComposite): Promise<v
     });
     if (byKey?.left === true || (byKey && (byKey.shown.length > 0 || byKey.before.text !== byKey.after.text))) return;
   }
-  await used.tell(controlMouseOnly, item, { state: 'focus' });
+  await used.addFinding(controlMouseOnly, item, { state: 'focus' });
 }
 
 /** Whether any of some keys moves focus, or the item that is active; `left` where it left the page. */
@@ -175,7 +175,7 @@ async function tryEnds(used: AuditedPage, { items, ...group }: FoundComposite, s
   const atHome = await used.call('focused');
   const isMoved =
     atEnd?.number !== before?.number || atEnd?.active !== before?.active || atHome?.number !== atEnd?.number;
-  if (!isMoved) await used.tell(endsWithoutKeys, group, { state });
+  if (!isMoved) await used.addFinding(endsWithoutKeys, group, { state });
 }
 
 async function tryTree(used: AuditedPage, group: FoundComposite, state: string): Promise<void> {
@@ -186,7 +186,7 @@ async function tryTree(used: AuditedPage, group: FoundComposite, state: string):
   const key = group.isRightToLeft ? 'ArrowLeft' : 'ArrowRight';
   const outcome = await used.whatHappens(closed.selector, () => used.press(key));
   if (!outcome || outcome.left || outcome.shown.length > 0 || outcome.after.expanded === 'true') return;
-  await used.tell(treeKeysMissing, closed, { state, message: `${key} does nothing.` });
+  await used.addFinding(treeKeysMissing, closed, { state, message: `${key} does nothing.` });
 }
 
 /** By Enter, as the pattern says; then by the keys of the menu itself. */
@@ -208,11 +208,11 @@ async function tryMenuButtons(used: AuditedPage): Promise<void> {
     );
     if (!menu) continue;
     const isIn = await used.call('hasFocusIn', menu.selector, []);
-    if (!isIn) await used.tell(menuButtonKeys, button, { state: 'open' });
+    if (!isIn) await used.addFinding(menuButtonKeys, button, { state: 'open' });
     if (used.options.isNew(`keys ${menu.fingerprint}`)) await tryGroup(used, menu, 'open');
     await used.press('Escape');
     await used.call('rest');
-    if (await used.call('isStillOpen', outcome.shown)) await used.tell(menuButtonEscape, menu, { state: 'open' });
+    if (await used.call('isStillOpen', outcome.shown)) await used.addFinding(menuButtonEscape, menu, { state: 'open' });
   }
 }
 
@@ -229,7 +229,7 @@ async function tryLetters(used: AuditedPage): Promise<void> {
   for (const letter of letters) {
     await used.reload();
     if (!(await didAct(used, [letter]))) continue;
-    await used.tell(
+    await used.addFinding(
       letterActs,
       { selector: 'body', html: '<body>' },
       { state: 'pressed', message: `It is “${letter}”.` },

@@ -32,7 +32,7 @@ async function attempt(used: AuditedPage): Promise<void> {
   await used.reload();
   const moving = await used.call('lastingMotions');
   const [first] = moving;
-  if (first) await used.tell(movesWithoutPause, first, { state: 'rest' });
+  if (first) await used.addFinding(movesWithoutPause, first, { state: 'rest' });
   // Where no timer runs, nothing changes by itself.
   if (!(await used.call('hasRepeatedTimers'))) {
     if (await used.call('hasLateTimers', lasting)) await lookAtFocus(used);
@@ -49,10 +49,11 @@ async function attempt(used: AuditedPage): Promise<void> {
   const late = await used.call('menuChanges');
   used.note('wait five seconds');
   const now = await used.call('focused');
-  if (before && now?.number !== before.number) await used.tell(focusStolen, before, { state: 'after five seconds' });
+  if (before && now?.number !== before.number)
+    await used.addFinding(focusStolen, before, { state: 'after five seconds' });
   const place = late.find(({ selector }) => early.some((one) => one.selector === selector));
   if (!first && place && !(await used.call('hasPause'))) {
-    await used.tell(movesWithoutPause, place, { state: 'after five seconds' });
+    await used.addFinding(movesWithoutPause, place, { state: 'after five seconds' });
   }
 }
 
@@ -69,7 +70,7 @@ async function lookAtFocus(used: AuditedPage): Promise<void> {
   await used.call('untilTimersRan', lasting);
   used.note('wait');
   const now = await used.call('focused');
-  if (now && now.selector !== link.selector) await used.tell(focusStolen, link, { state: 'after a while' });
+  if (now && now.selector !== link.selector) await used.addFinding(focusStolen, link, { state: 'after a while' });
 }
 
 export const movingByItself: Attempt = {

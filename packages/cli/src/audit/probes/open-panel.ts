@@ -60,17 +60,17 @@ export async function lookAtPanel(
   { before, shown }: ActionOutcome,
 ): Promise<void> {
   const [lost] = panel.lost;
-  if (lost) await used.tell(panelOutOfWindow, lost, { state: 'open' });
-  if (panel.isFloating) await tellMovement(used, toggle, before.boxes);
+  if (lost) await used.addFinding(panelOutOfWindow, lost, { state: 'open' });
+  if (panel.isFloating) await reportMovement(used, toggle, before.boxes);
   if (panel.isOverlay) {
-    await tellScrolling(used, panel);
-    await tellLeaving(used, toggle, panel);
+    await reportScrolling(used, panel);
+    await reportLeaving(used, toggle, panel);
   }
-  if (used.options.isNarrowest && !lost) await tellEnlarged(used, toggle, shown);
+  if (used.options.isNarrowest && !lost) await reportEnlarged(used, toggle, shown);
 }
 
 /** In a low window, as it is for people who enlarge the page four times. */
-async function tellEnlarged(used: AuditedPage, toggle: FoundToggle, shown: readonly number[]): Promise<void> {
+async function reportEnlarged(used: AuditedPage, toggle: FoundToggle, shown: readonly number[]): Promise<void> {
   const size = used.page.viewportSize();
   if (!size || !used.isWanted(panelOutOfWindow)) return;
   await used.resize(Math.min(size.width, enlarged.width), enlarged.height);
@@ -78,13 +78,13 @@ async function tellEnlarged(used: AuditedPage, toggle: FoundToggle, shown: reado
     // A change of size may have closed it.
     const panel = (await used.call('isStillOpen', shown)) ? await used.call('panelOf', toggle.selector, shown) : null;
     const [lost] = panel?.lost ?? [];
-    if (lost) await used.tell(panelOutOfWindow, lost, { state: 'open, at 400 % zoom' });
+    if (lost) await used.addFinding(panelOutOfWindow, lost, { state: 'open, at 400 % zoom' });
   } finally {
     await used.resize(size.width, size.height);
   }
 }
 
-async function tellMovement(
+async function reportMovement(
   used: AuditedPage,
   toggle: FoundToggle,
   before: ActionOutcome['before']['boxes'],
@@ -96,13 +96,13 @@ async function tellMovement(
     const moved = now ? Math.max(...[0, 1].map((part) => Math.abs((now.box[part] ?? 0) - (box[part] ?? 0)))) : 0;
     if (now && moved > 2) {
       const message = `“${now.selector}” moves by ${moved} px.`;
-      await used.tell(openingMovesPage, toggle, { state: 'open', message });
+      await used.addFinding(openingMovesPage, toggle, { state: 'open', message });
       return;
     }
   }
 }
 
-async function tellScrolling(used: AuditedPage, panel: OpenPanel): Promise<void> {
+async function reportScrolling(used: AuditedPage, panel: OpenPanel): Promise<void> {
   if (!used.isWanted(overlayScrollsPage)) return;
   const { box } = panel;
   const size = used.page.viewportSize();
@@ -117,13 +117,13 @@ async function tellScrolling(used: AuditedPage, panel: OpenPanel): Promise<void>
   used.note('turn the wheel');
   for (let turn = 0; turn < 3; turn += 1) await used.page.mouse.wheel(0, 400);
   await used.page.waitForTimeout(150);
-  if (Math.abs((await scrolled()) - before) > 30) await used.tell(overlayScrollsPage, panel, { state: 'open' });
+  if (Math.abs((await scrolled()) - before) > 30) await used.addFinding(overlayScrollsPage, panel, { state: 'open' });
   await used.page.mouse.wheel(0, -2000);
   await used.page.mouse.move(0, 0);
 }
 
 /** Focus that comes to something that is hidden behind the overlay. */
-async function tellLeaving(used: AuditedPage, toggle: FoundToggle, panel: OpenPanel): Promise<void> {
+async function reportLeaving(used: AuditedPage, toggle: FoundToggle, panel: OpenPanel): Promise<void> {
   if (!used.isWanted(overlayLeavesPage)) return;
   if (!panel.hasFocus) await used.focusOn(toggle);
   const known = new Set<number>();
@@ -137,7 +137,7 @@ async function tellLeaving(used: AuditedPage, toggle: FoundToggle, panel: OpenPa
       await used.call('rest');
       const still = await used.call('focused');
       if (still?.number !== stop.number || still.cover === null) continue;
-      await used.tell(overlayLeavesPage, stop, { state: 'open', message: `It is behind “${still.cover}”.` });
+      await used.addFinding(overlayLeavesPage, stop, { state: 'open', message: `It is behind “${still.cover}”.` });
       return;
     }
   }

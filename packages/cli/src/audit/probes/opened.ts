@@ -72,7 +72,7 @@ export async function readOpened(used: AuditedPage, state: string, panel: OpenPa
     // What is behind a panel is hidden on purpose while that is open.
     const isInPanel = panel !== null && finding.selector.startsWith(panel.selector);
     if (ofHiding.has(finding.code) && !isInPanel) continue;
-    await used.tell(ruleOf(finding), finding, { state });
+    await used.addFinding(ruleOf(finding), finding, { state });
   }
 }
 
@@ -99,15 +99,15 @@ export async function lookAtOpened(
 ): Promise<void> {
   await readOpened(used, 'open', panel);
   const [moving] = used.isWanted(movesWithoutPause) ? await used.call('lastingMotions') : [];
-  if (moving) await used.tell(movesWithoutPause, moving, { state: 'open' });
+  if (moving) await used.addFinding(movesWithoutPause, moving, { state: 'open' });
   if (!(await used.call('controlsShown', toggle.selector, shown))) {
-    await used.tell(controlsSomethingElse, toggle, { state: 'open' });
+    await used.addFinding(controlsSomethingElse, toggle, { state: 'open' });
   }
   if (used.isWanted(closesByItself) && (await used.call('hasLateTimers', longestClock))) {
     await used.call('untilTimersRan', longestClock);
     if (!(await used.call('isStillOpen', shown))) {
       used.note('wait');
-      await used.tell(closesByItself, panel ?? toggle, { state: 'open' });
+      await used.addFinding(closesByItself, panel ?? toggle, { state: 'open' });
     }
   }
 }
@@ -117,16 +117,16 @@ export async function lookAtFocus(used: AuditedPage, toggle: FoundToggle, { show
   if (!used.isWanted(focusLostOnPress, focusThrown, dialogWithoutFocus)) return;
   const focused = await used.call('focused');
   if (!focused) {
-    await used.tell(focusLostOnPress, toggle, { state: 'pressed by keyboard' });
+    await used.addFinding(focusLostOnPress, toggle, { state: 'pressed by keyboard' });
     return;
   }
   if (shown.length === 0) return;
   const panel = await used.call('panelOf', toggle.selector, shown);
   const isInPanel = panel !== null && (await used.call('hasFocusIn', panel.selector, shown));
   const isOnToggle = await used.call('hasFocusIn', toggle.selector, []);
-  if (panel?.isModal === true && !isInPanel) await used.tell(dialogWithoutFocus, panel, { state: 'open' });
+  if (panel?.isModal === true && !isInPanel) await used.addFinding(dialogWithoutFocus, panel, { state: 'open' });
   else if (!isInPanel && !isOnToggle && !(panel?.isDialog ?? false) && !focused.isAround) {
-    await used.tell(focusThrown, toggle, { state: 'open', message: `It is on “${focused.selector}”.` });
+    await used.addFinding(focusThrown, toggle, { state: 'open', message: `It is on “${focused.selector}”.` });
   }
 }
 
@@ -144,7 +144,7 @@ export async function openNested(used: AuditedPage, panel: OpenPanel): Promise<v
     used.options.onOpened(inner?.addresses ?? []);
     const { before, after } = outcome;
     if (before.expanded === 'false' && after.expanded === 'false') {
-      await used.tell(toggleStateFrozen, toggle, { state: 'open, within what was opened' });
+      await used.addFinding(toggleStateFrozen, toggle, { state: 'open, within what was opened' });
     }
     await readOpened(used, 'open, within what was opened', inner);
   }

@@ -4,7 +4,7 @@ import type { Attempt } from '../attempt.ts';
 import type { Probe } from '../probe.ts';
 import type { AuditedPage } from '../audited-page.ts';
 import { isHarmful } from '../../browser/harmful.ts';
-import { coverStays, pageLeftInert, scrollStaysLocked, tellLeftovers } from './closing.ts';
+import { coverStays, pageLeftInert, scrollStaysLocked, reportLeftovers } from './closing.ts';
 import { toggleStateFrozen } from './toggle-states.ts';
 
 export const changeUntold: Probe = {
@@ -178,21 +178,21 @@ async function changePage(used: AuditedPage): Promise<boolean | null> {
   const after = await used.call('snapshot', link.selector);
   if (after.content === before.content) return false;
   if (!isOtherAddress(after.url, before.url)) {
-    await used.tell(addressStays, link, { state: 'after a page change' });
+    await used.addFinding(addressStays, link, { state: 'after a page change' });
     return true;
   }
   if (after.title === before.title && !(await isTitledLate(page, before.title))) {
-    await used.tell(titleStays, link, { state: 'after a page change' });
+    await used.addFinding(titleStays, link, { state: 'after a page change' });
   }
   const at = await used.call('scrollTop');
   if (scrolled > 100 && at >= scrolled - 20) {
-    await used.tell(scrollStays, link, {
+    await used.addFinding(scrollStays, link, {
       state: 'after a page change',
       message: `It is scrolled to ${Math.round(at)} px.`,
     });
   }
-  await tellUntold(used, link, after.announced);
-  await tellMark(used, link, before.url);
+  await reportUntold(used, link, after.announced);
+  await reportMark(used, link, before.url);
   await goBack(used, link, before);
   await loadAnew(used, link, after);
   return true;
@@ -213,7 +213,7 @@ async function changeFromBelow(used: AuditedPage): Promise<void> {
   if (!after || after.content === before.content || !isOtherAddress(after.url, before.url)) return;
   const at = await used.call('scrollTop');
   if (scrolled > 100 && at >= scrolled - 20) {
-    await used.tell(scrollStays, link, {
+    await used.addFinding(scrollStays, link, {
       state: 'after a page change',
       message: `It is scrolled to ${Math.round(at)} px.`,
     });
@@ -250,7 +250,7 @@ async function chosenLink(
 }
 
 /** Heard, or focus in what is new. A press leaves focus on the link itself. */
-async function tellUntold(
+async function reportUntold(
   used: AuditedPage,
   link: { readonly selector: string; readonly html: string },
   isAnnounced: boolean,
@@ -263,10 +263,10 @@ async function tellUntold(
     return !isNowhere && active.closest('a[href], button, nav, [role="navigation"]') === null;
   });
   const isHeard = (await used.call('snapshot', link.selector)).announced;
-  if (!isMoved && !isHeard) await used.tell(changeUntold, link, { state: 'after a page change' });
+  if (!isMoved && !isHeard) await used.addFinding(changeUntold, link, { state: 'after a page change' });
 }
 
-async function tellMark(
+async function reportMark(
   used: AuditedPage,
   link: { readonly selector: string; readonly html: string; readonly href: string },
   before: string,
@@ -276,7 +276,7 @@ async function tellMark(
   if (!frozen) return;
   const isLikely = frozen.code !== 'mark-on-another-page';
   const message = `It is still on ${new URL(before).pathname}.`;
-  await used.tell(markStays, frozen, { state: 'after a page change', message, isLikely });
+  await used.addFinding(markStays, frozen, { state: 'after a page change', message, isLikely });
 }
 
 async function goBack(
@@ -291,12 +291,12 @@ async function goBack(
   await used.options.window.settle();
   const back = await used.call('snapshot', link.selector);
   if (isOtherAddress(back.url, before.url)) {
-    await used.tell(backDoesNothing, link, {
+    await used.addFinding(backDoesNothing, link, {
       state: 'after Back',
       message: `It came to ${new URL(back.url).pathname}.`,
     });
   } else if (back.content !== before.content) {
-    await used.tell(backDoesNothing, link, {
+    await used.addFinding(backDoesNothing, link, {
       state: 'after Back',
       message: 'The address is the old one, and the page is not.',
     });
@@ -311,14 +311,14 @@ async function lookAtBack(
   back: { readonly title: string },
 ): Promise<void> {
   if (back.title !== before.title) {
-    await used.tell(titleWrongAfterBack, link, { state: 'after Back', message: `It is “${back.title}”.` });
+    await used.addFinding(titleWrongAfterBack, link, { state: 'after Back', message: `It is “${back.title}”.` });
   }
   const { findings } = await used.call('findings', { only: [...ofMarks, ...ofStates] });
   const known = new Set(used.report.findings.map(({ code, selector }) => `${code} ${selector}`));
   for (const finding of findings) {
     if (known.has(`${finding.code} ${finding.selector}`)) continue;
     const isMark = ofMarks.includes(finding.code);
-    await used.tell(isMark ? markWrongAfterBack : stateWrongAfterBack, finding, {
+    await used.addFinding(isMark ? markWrongAfterBack : stateWrongAfterBack, finding, {
       state: 'after Back',
       isLikely: finding.certainty === 'likely',
     });
@@ -335,7 +335,7 @@ const ofStates = ['toggle-state-wrong', 'toggle-announces-closed', 'visible-not-
 
 /** Follows a link from within an open panel: what the panel has done to the page should be undone. */
 async function changeFromPanel(used: AuditedPage): Promise<void> {
-  const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'told' || kind === 'named') && !isOpen);
+  const toggle = used.report.toggles.find(({ kind, isOpen }) => (kind === 'stated' || kind === 'named') && !isOpen);
   if (!toggle || !used.isWanted(panelStaysOpen, pageLeftInert, scrollStaysLocked, coverStays, stateWrongAfterBack))
     return;
   await used.reload();
@@ -360,18 +360,18 @@ async function changeFromPanel(used: AuditedPage): Promise<void> {
   if (await used.call('isStillOpen', opened.shown)) {
     const now = await used.call('panelOf', toggle.selector, opened.shown);
     if (now?.isFloating === true && (now.hidesContent || now.isOverlay))
-      await used.tell(panelStaysOpen, panel, { state });
+      await used.addFinding(panelStaysOpen, panel, { state });
   } else {
-    await tellLeftovers(used, toggle, { before, shown: opened.shown, state });
+    await reportLeftovers(used, toggle, { before, shown: opened.shown, state });
     if (after.expanded === 'true' && opened.before.expanded === 'false') {
-      await used.tell(toggleStateFrozen, toggle, { state });
+      await used.addFinding(toggleStateFrozen, toggle, { state });
     }
   }
   used.note('go back');
   await used.page.goBack({ waitUntil: 'load', timeout: 10_000 }).catch(() => null);
   await used.page.waitForTimeout(100);
   await used.options.window.settle();
-  await tellLeftovers(used, toggle, { before, shown: opened.shown, state: 'after Back' });
+  await reportLeftovers(used, toggle, { before, shown: opened.shown, state: 'after Back' });
 }
 
 async function loadAnew(
@@ -382,7 +382,7 @@ async function loadAnew(
   used.note('reload the page');
   const { status } = await used.options.window.load(after.url);
   if (status >= 400) {
-    await used.tell(reloadLosesPage, link, {
+    await used.addFinding(reloadLosesPage, link, {
       state: 'after a reload',
       message: `${new URL(after.url).pathname} answers with status ${status}.`,
     });
@@ -391,7 +391,7 @@ async function loadAnew(
   const again = await used.call('snapshot', link.selector);
   if (again.content !== after.content) {
     const message = `It began with “${after.content.slice(0, 60)}”, and begins with “${again.content.slice(0, 60)}”.`;
-    await used.tell(reloadLosesPage, link, { state: 'after a reload', message, isLikely: true });
+    await used.addFinding(reloadLosesPage, link, { state: 'after a reload', message, isLikely: true });
   }
 }
 

@@ -48,7 +48,7 @@ async function attempt(used: AuditedPage): Promise<void> {
   if (used.isWanted(byDraggingAlone)) {
     await used.reload();
     const strip = (await used.call('draggedStrip')) ?? (await used.call('swipedMenu'));
-    if (strip) await used.tell(byDraggingAlone, strip, { state: 'rest' });
+    if (strip) await used.addFinding(byDraggingAlone, strip, { state: 'rest' });
   }
 }
 
@@ -90,7 +90,7 @@ async function pressAt(used: AuditedPage, target: ElementReference): Promise<voi
   const isOpened = down.shown.length > 0 || (down.before.expanded === 'false' && down.after.expanded === 'true');
   // What goes away with the pointer can be called back.
   const isStill = isOpened && (await used.call('isStillOpen', down.shown));
-  if (isDone || isStill) await used.tell(actsOnPress, target, { state: 'pressed and not let go' });
+  if (isDone || isStill) await used.addFinding(actsOnPress, target, { state: 'pressed and not let go' });
 }
 
 /** What is no link and no button by itself, and says that it is one. */
@@ -113,7 +113,7 @@ async function pressByKeys(used: AuditedPage): Promise<void> {
         return true;
       });
     }
-    if (!works) await used.tell(controlMouseOnly, control, { state: 'pressed' });
+    if (!works) await used.addFinding(controlMouseOnly, control, { state: 'pressed' });
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Attempt } from '../attempt.ts';
 import type { AuditedPage } from '../audited-page.ts';
 import type { Probe } from '../probe.ts';
-import { coverStays, pageLeftInert, scrollStaysLocked, tellLeftovers } from './closing.ts';
+import { coverStays, pageLeftInert, scrollStaysLocked, reportLeftovers } from './closing.ts';
 
 export const menuLostByResizing: Probe = {
   id: 'menu-lost-by-resizing',
@@ -34,7 +34,7 @@ const ofStates = ['toggle-state-wrong', 'toggle-announces-closed'];
 async function attempt(used: AuditedPage): Promise<void> {
   const height = used.size.height;
   const { width } = used;
-  const toggle = used.report.toggles.find(({ kind }) => kind === 'told' || kind === 'named');
+  const toggle = used.report.toggles.find(({ kind }) => kind === 'stated' || kind === 'named');
   if (!used.options.isNarrowest || width >= wide || !toggle || !used.options.isNew(`resize ${toggle.fingerprint}`))
     return;
   await used.reload();
@@ -59,15 +59,15 @@ async function attempt(used: AuditedPage): Promise<void> {
     const [first] = lost;
     // While it is open, a modal menu may well hide everything else.
     if (isClosedFirst && first && lost.length >= 2) {
-      await used.tell(menuLostByResizing, first, { state, message: `${lost.length} links are gone.` });
+      await used.addFinding(menuLostByResizing, first, { state, message: `${lost.length} links are gone.` });
     }
     const isGone = (await used.call('middleOf', toggle.selector)) === null;
     const isStillOpen = await used.call('isStillOpen', opened.shown);
     if (!isClosedFirst && isGone && !isStillOpen)
-      await tellLeftovers(used, toggle, { before, shown: opened.shown, state });
+      await reportLeftovers(used, toggle, { before, shown: opened.shown, state });
     const now = await used.call('findings', { only: ofStates });
     const wrong = now.findings.find(({ selector }) => !untouched.findings.some((one) => one.selector === selector));
-    if (wrong) await used.tell(stateAfterResizing, wrong, { state, isLikely: wrong.certainty === 'likely' });
+    if (wrong) await used.addFinding(stateAfterResizing, wrong, { state, isLikely: wrong.certainty === 'likely' });
     if (isClosedFirst) continue;
     await used.resize(width, height);
     const again = await used.call('findings', { only: ofStates });
@@ -76,7 +76,7 @@ async function attempt(used: AuditedPage): Promise<void> {
     );
     if (stale) {
       const isLikely = stale.certainty === 'likely';
-      await used.tell(stateAfterResizing, stale, { state: 'opened, made wide and narrow again', isLikely });
+      await used.addFinding(stateAfterResizing, stale, { state: 'opened, made wide and narrow again', isLikely });
     }
   }
   await used.page.setViewportSize({ width, height });
@@ -85,7 +85,7 @@ async function attempt(used: AuditedPage): Promise<void> {
 
 export const resizing: Attempt = {
   isPossible: ({ report, options }) =>
-    options.isNarrowest && report.toggles.some(({ kind }) => kind === 'told' || kind === 'named'),
+    options.isNarrowest && report.toggles.some(({ kind }) => kind === 'stated' || kind === 'named'),
   name: 'resizing',
   probes: [menuLostByResizing, stateAfterResizing, pageLeftInert, scrollStaysLocked, coverStays],
   attempt,

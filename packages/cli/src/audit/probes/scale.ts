@@ -59,12 +59,16 @@ async function attempt(used: AuditedPage): Promise<void> {
       const times = (growth.get(first.number) ?? 1).toFixed(2);
       const more = small.length > 1 ? ` So it is of ${small.length} labels.` : '';
       const message = `At 400 % it is ${times} times as large.${more}`;
-      await used.tell(textNotScaled, first, { state: 'enlarged four times', message });
+      await used.addFinding(textNotScaled, first, { state: 'enlarged four times', message });
     }
     if (!wasTurned) {
       await used.resize(Math.min(400, narrow + 80), 800);
       if (await used.call('isTurned')) {
-        await used.tell(orientationLocked, { selector: 'body', html: '<body>' }, { state: 'in an upright window' });
+        await used.addFinding(
+          orientationLocked,
+          { selector: 'body', html: '<body>' },
+          { state: 'in an upright window' },
+        );
       }
     }
   } finally {
@@ -88,7 +92,7 @@ async function lookAtFit(used: AuditedPage, width: number, known: ReadonlySet<st
   if (!used.isWanted(labelsCut, labelsOverlap, menuBesideWindow)) return;
   const broken = (await allBroken(used)).filter(({ selector }) => !known.has(selector));
   for (const label of broken.slice(0, 3)) {
-    await used.tell(label.probe, label, { state: `enlarged to ${Math.round((100 * wide) / width)} %` });
+    await used.addFinding(label.probe, label, { state: `enlarged to ${Math.round((100 * wide) / width)} %` });
   }
 }
 

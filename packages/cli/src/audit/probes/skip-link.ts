@@ -35,7 +35,7 @@ async function attempt(used: AuditedPage): Promise<void> {
       },
       [link.selector, link.target],
     );
-    if (where === 'between') await used.tell(skipLinkStays, link, { state: 'pressed' });
+    if (where === 'between') await used.addFinding(skipLinkStays, link, { state: 'pressed' });
   }
 }
 

@@ -71,7 +71,10 @@ async function lookAt(
     const found = await used.call('contrastOf', link.selector);
     // The browser's own red for a link that is being pressed is no one's choice.
     if (found && found.ratio < found.least && !(state.includes('active') && found.isBrowsersRed)) {
-      await used.tell(stateLowContrast, link, { state: state.at(-1) ?? 'hover', message: contrastMessage(found) });
+      await used.addFinding(stateLowContrast, link, {
+        state: state.at(-1) ?? 'hover',
+        message: contrastMessage(found),
+      });
     }
     await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] });
   }

@@ -75,17 +75,17 @@ async function byArrows(used: AuditedPage, list: FoundTablist): Promise<void> {
     if (happening === null || happening.left) return;
     const now = await used.call('focused');
     if (!now) {
-      await used.tell(focusLostOnPress, list, { state: 'focus', message: `${key} replaces the tabs.` });
+      await used.addFinding(focusLostOnPress, list, { state: 'focus', message: `${key} replaces the tabs.` });
       return;
     }
-    if (happening.before.told !== happening.after.told) return;
+    if (happening.before.stated !== happening.after.stated) return;
     if (now.number !== before?.number) {
       await selectByKey(used, now);
       return;
     }
   }
   const isUnreached = list.tabs.some(({ isStop }) => !isStop);
-  await used.tell(tabsWithoutArrows, list, {
+  await used.addFinding(tabsWithoutArrows, list, {
     state: 'focus',
     message: isUnreached ? 'Tab does not stop at the others either.' : 'Tab stops at each of them instead.',
     // Each can still be reached, though not as was promised.
@@ -100,19 +100,23 @@ async function selectByKey(used: AuditedPage, tab: FocusStep): Promise<void> {
     const happening = await used.whatHappens(tab.selector, () => used.press(key));
     if (happening === null || happening.left) return;
     const isShown = happening.before.text !== happening.after.text;
-    if (isShown || happening.before.told !== happening.after.told) return;
+    if (isShown || happening.before.stated !== happening.after.stated) return;
   }
-  const told = await used.call('isSelected', tab.selector);
-  if (!told) await used.tell(tabNotByKey, tab, { state: 'focus' });
+  const reported = await used.call('isSelected', tab.selector);
+  if (!reported) await used.addFinding(tabNotByKey, tab, { state: 'focus' });
 }
 
 /** Whether the panel of each tab is the one that is shown when it is pressed. */
 async function lookAtPanels(used: AuditedPage, tab: FoundTablist['tabs'][number]): Promise<void> {
   if (!used.isWanted(tabShowsOther)) return;
   const panels = await used.call('panelsOf', tab.selector);
-  if (panels && !panels.isOwnShown && panels.isOtherShown) await used.tell(tabShowsOther, tab, { state: 'pressed' });
+  if (panels && !panels.isOwnShown && panels.isOtherShown)
+    await used.addFinding(tabShowsOther, tab, { state: 'pressed' });
   if (panels?.isOwnShown === true && panels.isOtherShown) {
-    await used.tell(tabShowsOther, tab, { state: 'pressed', message: 'Another panel of the list is shown as well.' });
+    await used.addFinding(tabShowsOther, tab, {
+      state: 'pressed',
+      message: 'Another panel of the list is shown as well.',
+    });
   }
 }
 
@@ -128,14 +132,14 @@ async function byMouse(used: AuditedPage, list: FoundTablist): Promise<void> {
   if (!other) return;
   const happening = await used.whatHappens(other.selector, () => used.clickOn(other));
   if (happening === null || happening.left) return;
-  const isTold = happening.before.told !== happening.after.told;
-  if (isTold) {
+  const isStated = happening.before.stated !== happening.after.stated;
+  if (isStated) {
     await lookAtPanels(used, other);
     return;
   }
   const isShown = happening.before.text !== happening.after.text;
   const message = isShown ? 'Its panel is shown, and aria-selected stays where it was.' : 'Nothing is shown either.';
-  await used.tell(tabDoesNothing, other, { state: 'pressed', message });
+  await used.addFinding(tabDoesNothing, other, { state: 'pressed', message });
 }
 
 export const tabs: Attempt = {

@@ -37,7 +37,7 @@ export async function lookAtTexts(used: AuditedPage, state: string): Promise<voi
     if (ratios.length === 0 || enough / ratios.length >= readableShare) continue;
     const worst = ratios.toSorted((one, other) => one - other)[Math.floor(ratios.length / 4)] ?? 1;
     const message = `On a quarter of what is behind it: ${contrastMessage({ ratio: worst, least })}`;
-    await used.tell(lowContrastOnPicture, { selector, html }, { state, message });
+    await used.addFinding(lowContrastOnPicture, { selector, html }, { state, message });
   }
 }
 

@@ -83,9 +83,9 @@ export const toggleNotByTouch: Probe = {
 };
 
 /** How many toggles of one page are tried: those that say what they are, and those that might be. */
-const most = { told: 8, other: 6 };
+const most = { stated: 8, other: 6 };
 
-/** More of one menu that are drawn alike work alike, as far as can be reported. */
+/** More of one menu that are drawn alike work alike, as far as a script can see. */
 const mostAlike = 3;
 
 /** Those that are tried on this page: of others, too much would be alike. */
@@ -100,14 +100,14 @@ function chosenOf(
       used.options.isNew(`${means}${fingerprint}`),
   );
   const differing = fresh.filter(({ likeness }) => used.options.isRare(`${means}${likeness}`, mostAlike));
-  const told = differing.filter(isTold);
-  const other = differing.filter((toggle) => !isTold(toggle));
-  const chosen = [...told.slice(0, most.told), ...other.slice(0, most.other)];
+  const reported = differing.filter(isStated);
+  const other = differing.filter((toggle) => !isStated(toggle));
+  const chosen = [...reported.slice(0, most.stated), ...other.slice(0, most.other)];
   return { chosen, left: fresh.length - chosen.length };
 }
 
-function isTold({ kind }: FoundToggle): boolean {
-  return kind === 'told' || kind === 'named';
+function isStated({ kind }: FoundToggle): boolean {
+  return kind === 'stated' || kind === 'named';
 }
 
 async function attempt(used: AuditedPage): Promise<void> {
@@ -124,7 +124,7 @@ async function attempt(used: AuditedPage): Promise<void> {
 /** By keyboard and by touch: of what does not say that it opens something, only what the mouse has opened is asked for. */
 async function attemptOtherwise(used: AuditedPage): Promise<void> {
   const { chosen } = chosenOf(used, 'otherwise ');
-  for (const toggle of chosen.filter((one) => isTold(one) && !one.isOpen)) {
+  for (const toggle of chosen.filter((one) => isStated(one) && !one.isOpen)) {
     await byKeys(used, toggle);
     await byTouch(used, toggle);
   }
@@ -143,34 +143,34 @@ async function press(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   const stateBefore = await used.call('pageState');
   const byMouse = await used.whatHappens(selector, () => used.clickOn(toggle));
   if (byMouse === null) {
-    if (kind !== 'told' && kind !== 'named') return;
+    if (kind !== 'stated' && kind !== 'named') return;
     used.leaveOut(toggleDoesNothing, `“${selector}” could not be pressed: something lies over it, or it moves.`);
     return;
   }
   if (byMouse.left) return;
   if (!byMouse.changed) {
     // What might be no toggle at all may well do nothing that can be seen.
-    if (kind === 'told') await used.tell(toggleDoesNothing, toggle, { state: 'pressed' });
-    else if (kind === 'named') await used.tell(toggleDoesNothing, toggle, { state: 'pressed', isLikely: true });
+    if (kind === 'stated') await used.addFinding(toggleDoesNothing, toggle, { state: 'pressed' });
+    else if (kind === 'named') await used.addFinding(toggleDoesNothing, toggle, { state: 'pressed', isLikely: true });
     return;
   }
   const { shown, beside, before, after } = byMouse;
   // A button that changes something in place, and opens nothing.
-  if (!isTold(toggle) && shown.length === 0) await pressForFocus(used, toggle);
+  if (!isStated(toggle) && shown.length === 0) await pressForFocus(used, toggle);
   if (isOpen) {
-    await tellClosing(used, toggle, byMouse);
+    await reportClosing(used, toggle, byMouse);
     return;
   }
   const [lost] = beside;
   const lostPlace = lost === undefined ? null : await used.call('placeOf', lost);
   if (lostPlace) {
-    await used.tell(panelOutOfWindow, lostPlace, { state: 'open' });
+    await used.addFinding(panelOutOfWindow, lostPlace, { state: 'open' });
     return;
   }
   if (shown.length === 0) {
     const isShown = before.text !== after.text || before.drawn.length !== after.drawn.length;
     if (isShown || before.expanded !== 'false' || after.expanded !== 'true') return;
-    await used.tell(toggleDoesNothing, toggle, {
+    await used.addFinding(toggleDoesNothing, toggle, {
       state: 'pressed',
       message: 'It says that it is open now, and nothing has come into sight.',
       isLikely: true,
@@ -185,14 +185,14 @@ async function press(used: AuditedPage, toggle: FoundToggle): Promise<void> {
     return;
   }
   if (before.expanded === 'false' && after.expanded === 'false') {
-    await used.tell(toggleStateFrozen, toggle, { state: 'open' });
-  } else if (after.expanded === null && before.told === after.told && !(panel?.isDialog ?? false)) {
-    await used.tell(toggleStateUntold, toggle, { state: 'open' });
+    await used.addFinding(toggleStateFrozen, toggle, { state: 'open' });
+  } else if (after.expanded === null && before.stated === after.stated && !(panel?.isDialog ?? false)) {
+    await used.addFinding(toggleStateUntold, toggle, { state: 'open' });
   }
   await lookAtOpened(used, toggle, panel, byMouse);
   if (panel) await lookAtPanel(used, toggle, panel, byMouse);
   await closeInEachWay(used, { toggle, panel, shown, before: stateBefore });
-  if (!isTold(toggle)) {
+  if (!isStated(toggle)) {
     await byKeys(used, toggle);
     await byTouch(used, toggle);
   }
@@ -210,8 +210,8 @@ async function pressForFocus(used: AuditedPage, toggle: FoundToggle): Promise<vo
   });
   if (byKey && !byKey.left && byKey.acted && (await used.call('focused')) === null) {
     // One that goes away with what it has dismissed leaves the browser to find a place near by.
-    const isGone = (await used.call('toldOf', toggle.selector)) === null;
-    await used.tell(focusLostOnPress, toggle, { state: 'pressed by keyboard', isLikely: isGone });
+    const isGone = (await used.call('exposedAs', toggle.selector)) === null;
+    await used.addFinding(focusLostOnPress, toggle, { state: 'pressed by keyboard', isLikely: isGone });
   }
 }
 
@@ -224,9 +224,9 @@ async function nested(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   if (panel) await openNested(used, panel);
 }
 
-async function tellClosing(used: AuditedPage, toggle: FoundToggle, { before, after }: ActionOutcome): Promise<void> {
+async function reportClosing(used: AuditedPage, toggle: FoundToggle, { before, after }: ActionOutcome): Promise<void> {
   const isClosed = before.drawn.length > after.drawn.length + 1;
-  if (isClosed && after.expanded === 'true') await used.tell(toggleStateFrozen, toggle, { state: 'closed' });
+  if (isClosed && after.expanded === 'true') await used.addFinding(toggleStateFrozen, toggle, { state: 'closed' });
 }
 
 async function byKeys(used: AuditedPage, toggle: FoundToggle): Promise<void> {
@@ -243,11 +243,14 @@ async function byKeys(used: AuditedPage, toggle: FoundToggle): Promise<void> {
   }
   const [enter = false, space = false] = works;
   if (!enter && !space) {
-    if (await opensByMouse(used, toggle)) await used.tell(toggleMouseOnly, toggle, { state: 'pressed' });
+    if (await opensByMouse(used, toggle)) await used.addFinding(toggleMouseOnly, toggle, { state: 'pressed' });
   }
   // A link is followed by Enter alone, and this may be one that a script has made into more.
   else if (enter !== space && !/^<(?:a|input)\b/iu.test(toggle.html)) {
-    await used.tell(toggleOneKey, toggle, { state: 'pressed', message: `${enter ? 'Space' : 'Enter'} does nothing.` });
+    await used.addFinding(toggleOneKey, toggle, {
+      state: 'pressed',
+      message: `${enter ? 'Space' : 'Enter'} does nothing.`,
+    });
   }
 }
 
@@ -265,7 +268,7 @@ async function byTouch(used: AuditedPage, toggle: FoundToggle): Promise<void> {
     const isDead = after.changes === 0 && after.drawn.length === before.drawn.length && after.url === before.url;
     if (isDead && before.expanded === after.expanded && (await opensByMouse(used, toggle))) {
       used.note(`touch ${nameIn(toggle.html)}`);
-      await used.tell(toggleNotByTouch, toggle, { state: 'touched' });
+      await used.addFinding(toggleNotByTouch, toggle, { state: 'touched' });
     }
   } finally {
     await window.close();

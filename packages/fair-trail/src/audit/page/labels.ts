@@ -66,8 +66,8 @@ function isCut(words: ElementBox, element: Element): boolean {
     const [across, down] = [style.overflowX, style.overflowY];
     if ([across, down].some((overflow) => overflow === 'auto' || overflow === 'scroll')) return false;
     // Three points, or a number of lines, say that there is more.
-    const isTold = style.textOverflow === 'ellipsis' || style.getPropertyValue('-webkit-line-clamp') !== 'none';
-    if (isTold) return false;
+    const isStated = style.textOverflow === 'ellipsis' || style.getPropertyValue('-webkit-line-clamp') !== 'none';
+    if (isStated) return false;
     const box = at.getBoundingClientRect();
     if (across !== 'visible' && (words.right - box.right > 4 || box.left - words.left > 4)) return true;
     // The room of a line is more than that of its letters.

@@ -257,8 +257,8 @@ const script = {
   /** Whether this is the document in which an act was begun. */
   isRemembered: () => isRemembered,
 
-  /** What is exposed to assistive technology of an element, as the rules take it; null for what it is not told of. */
-  toldOf(selector: string): { readonly role: string | null; readonly name: string } | null {
+  /** The role and name of an element in the accessibility tree, as the rules compute them; null if it is not exposed. */
+  exposedAs(selector: string): { readonly role: string | null; readonly name: string } | null {
     const element = subjectAt(selector);
     if (!element || !isExposed(element)) return null;
     const role = roleOf(element);

@@ -14,7 +14,7 @@ export interface PageSnapshot {
   readonly content: string;
   readonly expanded: string | null;
   /** The name and the state that a toggle may tell in another way. */
-  readonly told: string;
+  readonly stated: string;
   /** The links and controls that can be seen, by their numbers. */
   readonly drawn: readonly number[];
   /** All text that is shown, in short. */
@@ -76,7 +76,7 @@ function snapshotOf(selector: string): PageSnapshot {
     title: document.title,
     content: contentOfPage(),
     expanded: toggle ? expandedText(toggle) : null,
-    told: toggle ? toldBy(toggle) : '',
+    stated: toggle ? statedBy(toggle) : '',
     drawn: all.filter(isOnPage).map(numberOf),
     beside: all.filter((element) => isVisible(element) && !isOnPage(element)).map(numberOf),
     text: shortOf(document.body.innerText),
@@ -92,7 +92,7 @@ function expandedText(toggle: Element): string | null {
   return toggle.getAttribute('aria-expanded') ?? (expanded === null ? null : String(expanded));
 }
 
-function toldBy(toggle: HTMLElement): string {
+function statedBy(toggle: HTMLElement): string {
   const states = ['aria-pressed', 'aria-checked', 'aria-selected', 'aria-label', 'title'];
   const checked = toggle instanceof HTMLInputElement ? String(toggle.checked) : '';
   return [...states.map((state) => toggle.getAttribute(state) ?? ''), toggle.textContent, checked].join('\n');

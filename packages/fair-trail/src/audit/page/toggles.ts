@@ -18,16 +18,16 @@ export interface FoundToggle {
   /** The same for others of the same menu that are drawn alike. */
   readonly likeness: string;
   /**
-   * `told`: it says that it opens something. `named`: its name says so, and there are links that are not shown. `plain`: a
+   * `stated`: it says that it opens something. `named`: its name says so, and there are links that are not shown. `plain`: a
    * button that may do anything. `bare`: no control at all, but it can be pressed.
    */
-  readonly kind: 'told' | 'named' | 'plain' | 'bare';
+  readonly kind: 'stated' | 'named' | 'plain' | 'bare';
   readonly isOpen: boolean;
 }
 
-const told = '[aria-expanded], summary, [popovertarget], [aria-haspopup]:not([aria-haspopup="false"])';
+const reported = '[aria-expanded], summary, [popovertarget], [aria-haspopup]:not([aria-haspopup="false"])';
 
-const kinds = ['told', 'named', 'plain', 'bare'] as const;
+const kinds = ['stated', 'named', 'plain', 'bare'] as const;
 
 /** What may open something, those that say so first. */
 export function togglesIn(navigations: readonly Element[]): readonly FoundToggle[] {
@@ -35,7 +35,7 @@ export function togglesIn(navigations: readonly Element[]): readonly FoundToggle
   const isNear = (element: Element) => isNearNavigation(element, navigations);
   const hasUnseen = navigations.some((navigation) => linksIn(navigation).some((link) => !isOnPage(link)));
   const kindOf = (element: HTMLElement): FoundToggle['kind'] | null => {
-    if (element.matches(told)) return 'told';
+    if (element.matches(reported)) return 'stated';
     const isButton = roleOf(element) === 'button' || /^(?:#|javascript:.*)$/iu.test(element.getAttribute('href') ?? '');
     const isSubmit = element instanceof HTMLButtonElement && element.type === 'submit' && element.form !== null;
     if (isButton && !isSubmit && (isNear(element) || isNamed(element))) {

@@ -25,13 +25,13 @@ export const idTwice: Rule = {
   check: function* ({ document, isNear }: PageContext): Iterable<Violation> {
     const counted = new Map<string, number>();
     for (const { id } of document.querySelectorAll('[id]')) counted.set(id, (counted.get(id) ?? 0) + 1);
-    const told = new Set<string>();
+    const reported = new Set<string>();
     for (const attribute of references) {
       for (const element of document.querySelectorAll(`[${attribute}]`)) {
         const ids = (element.getAttribute(attribute) ?? '').split(/\s+/u).filter((id) => (counted.get(id) ?? 0) > 1);
         const [id] = ids;
-        if (id === undefined || told.has(id) || !isNear(element)) continue;
-        told.add(id);
+        if (id === undefined || reported.has(id) || !isNear(element)) continue;
+        reported.add(id);
         yield { element, message: `Its ${attribute} is “${id}”, which ${counted.get(id) ?? 2} elements have.` };
       }
     }

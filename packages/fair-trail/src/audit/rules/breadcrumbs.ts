@@ -165,9 +165,10 @@ export const breadcrumbDataDiffers: Rule = {
     const names = toldNames(document);
     if (!trail || names === null) return;
     const shown = trail.items.map(({ label }) => wordsOf(label).join(' '));
-    const told = names.map((name) => wordsOf(name).join(' '));
+    const reported = names.map((name) => wordsOf(name).join(' '));
     // Either may leave out the home page, or this one.
-    const isAlike = shown.filter((label) => told.includes(label)).length >= Math.min(shown.length, told.length) - 1;
+    const isAlike =
+      shown.filter((label) => reported.includes(label)).length >= Math.min(shown.length, reported.length) - 1;
     if (!isAlike) {
       yield {
         element: trail.element,

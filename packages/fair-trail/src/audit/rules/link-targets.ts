@@ -53,10 +53,10 @@ export const newWindowUntold: Rule = {
     for (const link of links) {
       const isOther = link.target === '_blank' && isExposed(link);
       if (!isOther) continue;
-      const told = `${accessibleName(link, 'link')} ${link.title}`;
+      const reported = `${accessibleName(link, 'link')} ${link.title}`;
       // A sign beside the words is taken to say it.
       const hasSign = link.querySelector('svg, img') !== null;
-      if (!hasSign && !/new (?:tab|window)|extern|neue[rsmn]? (?:tab|fenster)|nouvel|nueva|↗|⧉/iu.test(told)) {
+      if (!hasSign && !/new (?:tab|window)|extern|neue[rsmn]? (?:tab|fenster)|nouvel|nueva|↗|⧉/iu.test(reported)) {
         yield { element: link };
       }
     }

@@ -19,18 +19,18 @@ export const seenNotExposed: Rule = {
         .filter(isExposed)
         .map(({ href }) => href),
     );
-    const told = new Set<Element>();
+    const reported = new Set<Element>();
     for (const link of deepElements(document, 'a[href]') as readonly HTMLAnchorElement[]) {
       // What takes focus there is reported by another rule; a picture beside a link of words may be hidden.
       const hiding = hidingPart(link);
-      if (!hiding || told.has(hiding) || isExposed(link) || reached.has(link.href) || !isVisible(link)) continue;
+      if (!hiding || reported.has(hiding) || isExposed(link) || reached.has(link.href) || !isVisible(link)) continue;
       if (link.textContent.trim() === '') continue;
       const isOfMenu = navigations.some((navigation) => hiding.contains(navigation) || navigation.contains(hiding));
       const links = linksIn(hiding).length;
       // Behind a menu that covers the page, the page is hidden on purpose.
       if ((!isOfMenu && links < 3) || hasOpenOverlay(document)) continue;
       if (link.tabIndex >= 0 && hiding.closest('[inert]') === null) continue;
-      told.add(hiding);
+      reported.add(hiding);
       const how = hiding.hasAttribute('inert') ? 'inert' : 'aria-hidden';
       yield {
         element: hiding,
@@ -78,15 +78,15 @@ export const exposedNotSeen: Rule = {
   remedy: 'Hide closed menus with visibility: hidden, display: none or inert.',
   standard: 'WAI-ARIA 1.2, section 7.1; CSS Display 3, visibility',
   check: function* ({ navigations }: PageContext): Iterable<Violation> {
-    const told = new Set<Element>();
+    const reported = new Set<Element>();
     for (const navigation of navigations) {
       const links = linksIn(navigation).filter(
         (link) => isExposed(link) && !isVisible(link) && link.tabIndex < 0 && link.getClientRects().length > 0,
       );
       const [first] = links;
       const list = first?.closest('ul, ol, nav, div') ?? null;
-      if (links.length < 2 || !list || told.has(list)) continue;
-      told.add(list);
+      if (links.length < 2 || !list || reported.has(list)) continue;
+      reported.add(list);
       yield { element: list, message: `There are ${links.length} of them.` };
     }
   },

@@ -112,8 +112,10 @@ export const noTabSelected: Rule = {
   check: function* ({ document }: PageContext): Iterable<Violation> {
     for (const list of deepElements(document, '[role~="tablist"]')) {
       const tabs = deepElements(list, '[role~="tab"]').filter(isExposed);
-      const isTold = tabs.some((tab) => tab.getAttribute('aria-selected') === 'true' || tab.matches('[aria-current]'));
-      if (tabs.length > 1 && !isTold) yield { element: list };
+      const isStated = tabs.some(
+        (tab) => tab.getAttribute('aria-selected') === 'true' || tab.matches('[aria-current]'),
+      );
+      if (tabs.length > 1 && !isStated) yield { element: list };
     }
   },
 };

@@ -4,8 +4,8 @@ import type { Breadcrumb } from '../site/breadcrumbs.ts';
 import type { Site } from '../site/site.ts';
 
 /**
- * Breadcrumbs as schema.org `BreadcrumbList` in JSON-LD, safe inside a `<script type="application/ld+json">`.
- * Addresses are absolute, so the site needs an origin; the current page has none, as the vocabulary allows.
+ * Writes breadcrumbs as a schema.org `BreadcrumbList` in JSON-LD, safe inside a `<script type="application/ld+json">`.
+ * Addresses are absolute, so the site needs an origin. The current page has no address, as the vocabulary allows.
  *
  * @throws TypeError for a site without an origin
  * @example

@@ -2,8 +2,8 @@ import { flexName } from '../layout/flex.ts';
 import { everyEntry, type Site } from '../site/site.ts';
 
 /**
- * A stylesheet with the shares that the site file gives to the items of its bars: one rule for each `flex` that is asked
- * for. The library's own styles cannot know them, and a strict Content-Security-Policy allows no style in the markup.
+ * Writes a stylesheet for the `flex` values of a site file, one rule each. The library's stylesheet cannot contain
+ * them, and a strict Content-Security-Policy forbids style attributes.
  *
  * @example
  * writeFileSync('src/site.css', flexStyles(site));

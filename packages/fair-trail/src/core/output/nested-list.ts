@@ -3,7 +3,7 @@ import { toHtml } from './html.ts';
 import type { OutlineItem } from './outline.ts';
 
 /**
- * An outline as nested HTML lists of links, for a site map page. Indented, so that a person can go on with it.
+ * Writes an outline as nested HTML lists of links, for a site map page. The HTML is indented, so that it can be edited.
  *
  * @example
  * const html = nestedListHtml(outline(site));

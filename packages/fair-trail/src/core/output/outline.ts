@@ -24,7 +24,7 @@ export interface OutlineOptions {
 }
 
 /**
- * All entries that a visitor may see, as a tree of labels and links, records instead of the entry they fill.
+ * Returns all entries that a visitor may see, as a tree of labels and links. Records replace the entry that lists them.
  *
  * @example
  * const print = (items: readonly OutlineItem[], indent = '') => {

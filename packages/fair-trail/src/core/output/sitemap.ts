@@ -12,9 +12,7 @@ export const sitemapLimits = { addresses: 50_000, bytes: 52_428_800 } as const;
 /** The protocol's limit for one address, in characters. */
 const longestAddress = 2047;
 
-/**
- * What a sitemap is made of besides the site.
- */
+/** Options of a sitemap. */
 export interface SitemapOptions {
   /** Default: none. */
   readonly records?: SiteRecords;
@@ -38,11 +36,11 @@ interface SitemapPage {
 }
 
 /**
- * The pages that everyone may see, after the sitemaps.org protocol 0.9: one file, or an index and several once there are
- * more addresses or bytes than one may hold. Private and planned entries, outside links and groups are left out, and so
- * are addresses of 2 048 characters and more.
+ * Writes the public pages as sitemaps of the sitemaps.org protocol 0.9: one file, or an index and several files if one
+ * cannot hold all addresses. Private and planned entries, outside links, groups, and addresses of 2 048 characters and
+ * more are left out.
  *
- * @returns no file if there is no page for everyone: the protocol knows no empty sitemap
+ * @returns no file if there is no public page, because the protocol has no empty sitemap
  * @throws TypeError for a site without an origin
  * @example
  * for (const { name, text } of sitemap(site, { records })) writeFileSync(`dist/${name}`, text);

@@ -11,8 +11,8 @@ export type RequestAnswer =
   | { readonly status: 301; readonly position: Position; readonly location: string };
 
 /**
- * How a server answers a request for an address of the site: with the page, with the way to where the page has moved,
- * or with the page that says there is none. The page itself is rendered with the same URL in each case but 301.
+ * Returns the status of the response to a request: 200, 301 with the new location, 403 or 404. Render the page with the
+ * same URL, except for 301.
  *
  * @param audience the audiences that the visitor is in. Default: none
  * @example

@@ -10,12 +10,12 @@ describe('the history in memory', () => {
     fc.assert(
       fc.property(fc.array(fc.oneof(fc.constantFrom('push', 'replace'), fc.integer({ min: -3, max: 3 }))), (moves) => {
         const history = memoryHistory('/0');
-        const told: string[] = [];
-        history.listen(({ entry, delta }) => told.push(`${entry.url} ${delta}`));
+        const reported: string[] = [];
+        history.listen(({ entry, delta }) => reported.push(`${entry.url} ${delta}`));
         const model = { urls: ['/0'], index: 0 };
         moves.forEach((move, step) => {
           const url = `/${step + 1}`;
-          const before = told.length;
+          const before = reported.length;
           if (move === 'push') {
             history.push({ url, key: url });
             model.index += 1;
@@ -27,7 +27,7 @@ describe('the history in memory', () => {
             history.traverse(move);
             const isThere = move !== 0 && model.urls[model.index + move] !== undefined;
             if (isThere) model.index += move;
-            expect(told.slice(before)).toEqual(isThere ? [`${model.urls[model.index]} ${move}`] : []);
+            expect(reported.slice(before)).toEqual(isThere ? [`${model.urls[model.index]} ${move}`] : []);
           }
           expect(history.current.url).toBe(model.urls[model.index]);
         });

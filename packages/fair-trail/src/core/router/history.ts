@@ -26,7 +26,7 @@ export interface LinkAddress {
   readonly hash: string;
 }
 
-/** Where the router keeps the visitor's way: the browser's own session history, or a list in memory. */
+/** Where the router keeps the history entries: the session history of the browser, or a list in memory. */
 export interface SessionHistory {
   readonly current: HistoryEntry;
   /** Adds an entry after the current one. False where it is refused: then nothing has changed. */

@@ -1,7 +1,7 @@
 import { createKey, pathAddress, type HistoryEntry, type SessionHistory, type Traversal } from './history.ts';
 
 /**
- * A history without a browser, for tests and previews. It begins with one entry.
+ * Creates a history in memory with one entry, for tests and previews.
  *
  * @example
  * const history = memoryHistory('/hides');

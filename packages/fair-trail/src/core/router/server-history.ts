@@ -2,7 +2,7 @@ import { parseUrl } from '../site/address.ts';
 import type { HistoryEntry, SessionHistory } from './history.ts';
 
 /**
- * The history of a server, which has a request's URL and nothing before or after it. It never moves.
+ * Creates a history for a server, with only the URL of the request. It never changes.
  *
  * @param url a whole URL, or what follows the host in it
  * @example

@@ -5,7 +5,7 @@ import type { Position } from './locate.ts';
 import type { SiteRecords } from './records.ts';
 import type { Site } from './site.ts';
 
-/** One step of the way from the home page to the position. */
+/** One breadcrumb. */
 export interface Breadcrumb {
   readonly entry: Entry;
   readonly label: string;
@@ -16,8 +16,8 @@ export interface Breadcrumb {
 }
 
 /**
- * The way to a position, in its language: the site's home, then the position's ancestors but for those that want to be
- * left out, then the entry itself.
+ * Returns the breadcrumbs of a position, in its language: the home page, the ancestors without those with `breadcrumb:
+ * false`, and the entry itself.
  *
  * @example
  * breadcrumbs(site, locate(site, '/hides/causeway')).map(({ label }) => label);
@@ -51,7 +51,8 @@ export interface FoldOptions {
 }
 
 /**
- * Shortens a way to its first and last few. One step alone is never folded away: the button would take its room.
+ * Folds breadcrumbs to their first and last few steps. A single step is never folded, because the button would take as
+ * much room.
  *
  * @example
  * const { first, folded, last } = foldBreadcrumbs(breadcrumbs(site, position), { keepLast: 1 });

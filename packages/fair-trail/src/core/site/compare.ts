@@ -5,8 +5,8 @@ import { readableSample, sampleAddresses } from './sample-addresses.ts';
 import { everyEntry, type DefinedSite, type Site } from './site.ts';
 
 /**
- * One difference between two versions of a site. Only a lost address hurts someone at once: a link or a bookmark that
- * worked before leads nowhere now.
+ * One difference between two versions of a site. Only a lost address is an error: links and bookmarks to it stop
+ * working.
  */
 export type SiteChange =
   | { readonly kind: 'added'; readonly entry: Entry }
@@ -21,7 +21,7 @@ export type SiteChange =
   | { readonly kind: 'address-lost'; readonly address: string; readonly from: Entry; readonly language: string };
 
 /**
- * What changed from one version of a site to the next, entry by entry, by their ids.
+ * Returns what changed between two versions of a site, entry by entry, matched by id.
  *
  * @example
  * const lost = compareSites(before, after).filter(({ kind }) => kind === 'address-lost');

@@ -8,7 +8,7 @@ import type { EntryAddress } from './match.ts';
 import type { DefinedSite, MenuNode } from './site.ts';
 
 /**
- * Turns a site into a value of JSON that loads without its checks, and without the texts of what could be wrong.
+ * Compiles a site to a JSON value that loads without the checks and their messages.
  *
  * @returns the value to give to `loadSite` or to `Trail`; base path and case are those of the site
  * @example

@@ -5,9 +5,8 @@ import type { PathTemplate } from './path-template.ts';
 import type { known } from './site.ts';
 
 /**
- * A site that was checked when it was built, as a value of JSON: small to load, and without anything to check. Made by
- * `compileSite` or the command `fair-trail compile`, and loaded by `loadSite`. What it holds is between those two: it has
- * a version, and a value of another version is refused.
+ * A checked site as a JSON value that is small and needs no checks. `compileSite` or the command `fair-trail compile`
+ * writes it, and `loadSite` loads it. Its format is internal and versioned; `loadSite` refuses another version.
  *
  * @typeParam Definition what it was made of, so that the compiler knows its ids and params
  */

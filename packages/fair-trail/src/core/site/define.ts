@@ -24,9 +24,7 @@ import { readMenus } from './read-menus.ts';
 import type { DefinedSite, MenuNode } from './site.ts';
 import { findPathname } from './find.ts';
 
-/**
- * What changes with the place that a site is published at.
- */
+/** Options that depend on where the site is published. */
 export interface SiteOptions {
   /** The path that the site is published under, such as `/observatory/`. Default: the root. */
   readonly base?: string;
@@ -43,7 +41,7 @@ export interface SiteCheck {
 const fieldNames = Object.keys(siteFields);
 
 /**
- * Makes one checked value of a site's pages and menus.
+ * Checks a site definition and returns the site.
  *
  * @throws SiteError with every problem, if any of them is fatal. Advisory ones are in `site.problems`.
  * @example
@@ -72,7 +70,7 @@ export function defineSite(definition: unknown, options: SiteOptions = {}): Defi
 }
 
 /**
- * As `defineSite`, for a value that may be anything; never throws for what is in it.
+ * Checks any value as a site definition, like `defineSite`, and returns the problems instead of throwing.
  *
  * @example
  * const { site, problems } = checkSite(JSON.parse(text));

@@ -46,7 +46,8 @@ export function lineage(entry: Entry): readonly Entry[] {
 export type Audience = readonly string[] | 'unknown';
 
 /**
- * Whether a visitor may see the entry: every condition on the way down to it must hold. Null while that is not known.
+ * Returns whether a visitor may see an entry, by the audiences of the entry and its ancestors. Null while the audience
+ * is unknown.
  *
  * @example
  * mayAccess(entry, ['member']); // true

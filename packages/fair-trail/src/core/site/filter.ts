@@ -61,8 +61,8 @@ function foldedLabel(item: MenuItem): Folded {
 }
 
 /**
- * The items of a menu whose labels hold every word of a query. Case and marks do not count: "ete" finds "Été". A group
- * that matches is shown with all that is below it.
+ * Returns the items of a menu whose labels contain every word of a query. Case and accents do not count: "ete" finds
+ * "Été". A matching group keeps all items below it.
  *
  * @param most how many items may be left. Default: all
  * @returns null for a query without a word: everything is left, and nothing is marked

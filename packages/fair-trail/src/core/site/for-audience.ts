@@ -1,8 +1,8 @@
 import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from './definition.ts';
 
 /**
- * The definition without what a visitor in these audiences may not see: private entries with all below them, what names
- * them in menus, and the groups that are left empty. To be sent to that visitor instead of the whole.
+ * Returns the definition without the entries that a visitor in these audiences may not see, their descendants, their
+ * menu items, and groups that become empty. Send it to that visitor instead of the whole.
  *
  * @example
  * const visible = defineSite(forAudience(definition, ['member']));

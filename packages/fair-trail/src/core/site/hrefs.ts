@@ -24,8 +24,8 @@ export class HrefError extends Error {
 }
 
 /**
- * The address of an entry in the site's own language, with the site's base path before it. What is written leads back to
- * the entry and to these params: `locate` answers both.
+ * Returns the address of an entry in the site's own language, with the base path. `locate` returns the same entry and
+ * params for it.
  *
  * @param params a value for each param of the entry's `href`; optional parts are written when theirs are given
  * @throws HrefError for an unknown id, a group, a param that is missing, empty, `.` or `..`, and for params that make
@@ -50,7 +50,7 @@ export function hrefIn(site: Site, id: string, language: string, params: Params 
 }
 
 /**
- * The address of an entry, as `hrefTo` writes it; null if there is none to write.
+ * Returns the address of an entry like `hrefTo`, or null if it cannot be written.
  *
  * @param language one of the site's; default: its own
  *

@@ -7,7 +7,7 @@ type EntryIn<Entries> = Entries extends readonly (infer One)[]
   ? One | (One extends { readonly entries: infer Below } ? EntryIn<Below> : never)
   : never;
 
-/** The ids of a definition's entries; any text, where they are not known. */
+/** The ids of a definition's entries; any string if they are not known to the compiler. */
 export type EntryId<Definition extends SiteShape> =
   EntryIn<Definition['entries']> extends { readonly id: infer Id extends string } ? Id : string;
 
@@ -77,7 +77,9 @@ type QueryOf<One> = One extends { readonly query: readonly (infer Key extends st
 // An entry without params has the empty object type, and means it.
 /* eslint-disable @typescript-eslint/no-generated-empty-object-type */
 
-/** The params of one entry: each named one is needed, unless the path has optional parts; the query's never are. */
+/**
+ * The params of one entry. Params of the path are required unless the path has optional parts. Query keys are optional.
+ */
 export type EntryParams<Definition extends SiteShape, Id extends string> = [EntryWith<Definition, Id>] extends [never]
   ? Readonly<Record<string, string>>
   : string extends PathOf<EntryWith<Definition, Id>>

@@ -39,7 +39,8 @@ export interface LabelOptions {
 }
 
 /**
- * The entry's label: that of the record its params name, else the label as written with the params filled in.
+ * Returns the label of an entry: the label of the record that its params name, or else the written label with the
+ * params filled in.
  *
  * @example
  * labelOf(site, entry, { params: { slug: 'avocet' }, records }); // 'Avocet'

@@ -2,7 +2,7 @@ import { hrefOf } from './hrefs.ts';
 import type { Position } from './locate.ts';
 import type { Site } from './site.ts';
 
-/** The way to the same page in one of the site's languages. */
+/** A link to the same page in one of the site's languages. */
 export interface LanguageLink {
   /** A language tag (BCP 47). */
   readonly language: string;
@@ -13,8 +13,8 @@ export interface LanguageLink {
 }
 
 /**
- * Where the page at a position is found in each language of the site. From an address that is no page, or a page that a
- * language does not have, to its home page.
+ * Returns links to the page at a position in each language of the site. For an unknown page, or one that a language
+ * does not have, the link leads to the home page.
  *
  * @param names names to show instead of those that the browser knows, by language
  * @example

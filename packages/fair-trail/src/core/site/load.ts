@@ -11,8 +11,7 @@ import { SiteEntry } from './site-entry.ts';
 import type { MenuNode, Site } from './site.ts';
 
 /**
- * Loads a site that was checked and compiled when it was built. Everything works on it as on the site that `defineSite`
- * makes of the same definition.
+ * Loads a compiled site. The result works like the site that `defineSite` returns for the same definition.
  *
  * @param compiled what `compileSite` or the command `fair-trail compile` wrote; it may have been JSON in between. It is not
  *   checked again: load only what your own build wrote.

@@ -42,11 +42,11 @@ export function unknownPosition(site: Site, language = site.language): Position 
 const anyOrigin = 'https://site.invalid';
 
 /**
- * The position of an address. Never throws: an address that cannot be read is `unknown`.
+ * Returns the position of an address. Never throws: `locate` returns `unknown` for an address that it cannot read.
  *
- * @param url a URL reference, resolved against the site's origin, which it must keep; or a `URL` or `Location`, of which
- *   pathname and query alone count. The hash is ignored, and so are a trailing or doubled slash and every key of the
- *   query that the entry does not name; case counts, unless the site was defined otherwise.
+ * @param url a URL reference on the site's origin, or a `URL` or `Location`, of which only pathname and query count.
+ *   Ignored are the hash, trailing and doubled slashes, and query keys that the entry does not name. Case counts unless
+ *   the site was defined otherwise.
  * @example
  * const { entry, status, params } = locate(site, '/species/avocet?season=spring');
  * // entry?.id: 'species-page', status: 'exact', params: { slug: 'avocet' }
@@ -96,7 +96,7 @@ function queryParams(entry: Entry, search: string): Readonly<Record<string, stri
 }
 
 /**
- * Whether two positions are the same place: the same entry, as sure, with the same params, in the same language.
+ * Returns whether two positions have the same entry, status, params and language.
  *
  * @example
  * samePosition(locate(site, '/hides'), locate(site, '/hides/?sort=name')); // true
@@ -112,7 +112,8 @@ export function samePosition(one: Position, other: Position): boolean {
 }
 
 /**
- * The document title of a position, made from the site's template. An address that is no page takes `notFoundLabel`.
+ * Returns the document title of a position, from the title template of the site. For an unknown page the label is
+ * `notFoundLabel`.
  *
  * @example
  * titleOf(site, locate(site, '/hides'), 'Page not found'); // 'Hides · Marram Point Bird Observatory'

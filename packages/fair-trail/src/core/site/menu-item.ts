@@ -1,6 +1,6 @@
 import type { Entry } from './entry.ts';
 
-/** What a menu item shows of the position: the page itself, a section that holds it, or nothing. */
+/** What a menu item shows of the position: `page` on the page itself, `section` on an ancestor, or null. */
 export type Mark = 'page' | 'section' | null;
 
 /**
@@ -10,7 +10,7 @@ export type Mark = 'page' | 'section' | null;
  */
 export type MenuItemKind = 'link' | 'group' | 'action' | 'divider' | 'reserved' | 'loading' | 'failed' | 'empty';
 
-/** One item of a menu, with everything in it decided. */
+/** One item of a menu, ready to be drawn. */
 export interface MenuItem {
   readonly kind: MenuItemKind;
   /** Null for actions, dividers and reserved cells, and for a group that exists only in the menu. */

@@ -26,8 +26,8 @@ export interface Visit {
 }
 
 /**
- * The items of a menu for a visit. In each list at most one item is marked: the page, or else the nearest of its
- * ancestors that is listed, or else a group that holds a marked item.
+ * Returns the items of a menu for a visit. In each list at most one item is marked: the page, else its nearest listed
+ * ancestor, else a group that contains a marked item.
  *
  * @returns an empty list for a menu that the site does not have
  * @example

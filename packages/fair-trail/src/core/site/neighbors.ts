@@ -13,7 +13,7 @@ export interface Neighbor {
   readonly href: string;
 }
 
-/** The pages around one, for reading in order. Null if there is none. */
+/** The pages before, after and above one, for reading in order. Null if there is none. */
 export interface Neighbors {
   readonly previous: Neighbor | null;
   readonly next: Neighbor | null;
@@ -21,8 +21,8 @@ export interface Neighbors {
 }
 
 /**
- * The pages before and after a position in the order of a menu, read from top to bottom with what is nested, and the
- * nearest linked ancestor. A visitor meets only what they may see.
+ * Returns the previous and next page of a position in the order of a menu, including nested items, and the nearest
+ * linked ancestor. Entries that the visitor may not see are skipped.
  *
  * @example
  * const { previous, next } = neighbors(site, 'main', locate(site, '/hides/causeway'));

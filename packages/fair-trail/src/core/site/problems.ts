@@ -2,7 +2,7 @@ import { severityOf, type ProblemCode, type ProblemDetails, type Severity } from
 import { pageOf, type Report } from '../report.ts';
 import { problemText } from './problem-texts.ts';
 
-/** One thing that is wrong with a site file. */
+/** A problem of a site file. */
 export interface Problem extends Report<ProblemCode, Severity> {
   /** Where, as a JSON Pointer (RFC 6901). The empty string is the whole file. */
   readonly pointer: string;

@@ -60,7 +60,7 @@ class EntryReader implements EntryIndex {
   readonly #languages: Languages;
   readonly #context: EntryContext;
   /** The pairs of places whose conflict is reported already. */
-  readonly #told = new Set<string>();
+  readonly #reported = new Set<string>();
   readonly #fold: (text: string) => string;
   /** The first segments of the addresses in other languages than the site's own. */
   readonly #prefixes: ReadonlySet<string>;
@@ -241,8 +241,9 @@ class EntryReader implements EntryIndex {
       // Two entries that meet in one language often meet in all: that is one mistake.
       const [here, there] = [pointerOf(address), pointerOf(known)];
       const pair = `${here} ${there}`;
-      if (!this.#told.has(pair)) problems.push(problem('duplicate-address', here, { value: written, other: there }));
-      this.#told.add(pair);
+      if (!this.#reported.has(pair))
+        problems.push(problem('duplicate-address', here, { value: written, other: there }));
+      this.#reported.add(pair);
       return;
     }
     const [first] = address.path;

@@ -1,6 +1,6 @@
 import type { Entry } from './entry.ts';
 
-/** One page that comes from data: the params of its address, and its label where that is not made from the params. */
+/** A page that comes from data: the params of its address, and its label unless that is made from the params. */
 export interface SiteRecord {
   readonly params: Readonly<Record<string, string>>;
   readonly label?: string;
@@ -9,7 +9,7 @@ export interface SiteRecord {
 /** A list of records as it is known now. */
 export type RecordList = readonly SiteRecord[] | 'loading' | 'failed';
 
-/** The lists that entries name in `records`. A list that is not there is not asked for, and shows nothing. */
+/** The lists that entries name in `records`. A missing list shows nothing. */
 export type SiteRecords = Readonly<Record<string, RecordList>>;
 
 /** The entry's list, or null where it has none. */

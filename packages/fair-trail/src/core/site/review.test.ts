@@ -33,7 +33,7 @@ describe('a review', () => {
   });
 });
 
-function told(changes: readonly SiteChange[]): string[] {
+function reported(changes: readonly SiteChange[]): string[] {
   return changes.map((change) => {
     if (change.kind === 'language-changed') return change.kind;
     return `${change.kind} ${change.kind === 'address-lost' ? change.address : change.entry.id}`;
@@ -43,7 +43,7 @@ function told(changes: readonly SiteChange[]): string[] {
 describe('comparing two versions', () => {
   const before = defineSite(marram);
   const compare = (entries: SiteDefinition['entries']) =>
-    told(compareSites(before, defineSite({ name: 'x', entries })));
+    reported(compareSites(before, defineSite({ name: 'x', entries })));
   const rest = marram.entries.slice(1);
 
   test('of the same site finds nothing', () => {

@@ -16,7 +16,7 @@ export interface ReviewOptions {
 }
 
 /**
- * What is valid and still likely to be a mistake. All of it is advisory; the site's own problems are not among it.
+ * Returns likely mistakes in a valid site. All of them are advisory; problems of the site file itself are not repeated.
  *
  * @example
  * for (const { pointer, message, remedy } of reviewSite(site, { release: true })) console.log(pointer, message, remedy);

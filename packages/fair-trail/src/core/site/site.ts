@@ -30,7 +30,7 @@ export interface MenuActionNode {
 export declare const known: unique symbol;
 
 /**
- * All pages and menus of one website, checked. Made by `defineSite` or `loadSite`; never changes.
+ * All pages and menus of one website, checked. `defineSite` and `loadSite` return it. It never changes.
  *
  * @typeParam Definition what it was made of, so that the compiler knows its ids and params
  */
@@ -61,7 +61,7 @@ export interface Site<Definition extends SiteShape = SiteShape> {
 }
 
 /**
- * A site as `defineSite` makes it: with what it was made of, which a compiled site does not have.
+ * A site from `defineSite`, with its definition, which a compiled site does not have.
  *
  * @typeParam Definition as `Site`'s
  */
@@ -83,7 +83,7 @@ export function* everyMenuNode(nodes: readonly MenuNode[]): Generator<MenuNode, 
 }
 
 /**
- * All entries below these, each before what is below it.
+ * Iterates over entries and all their descendants, each entry before its descendants.
  *
  * @example
  * const ids = [...everyEntry(site.entries)].map(({ id }) => id);

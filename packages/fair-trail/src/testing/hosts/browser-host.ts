@@ -28,7 +28,7 @@ const noLoading =
 const timeout = 5000;
 
 /**
- * The page that the test itself runs in, such as a component that was mounted in Vitest's browser mode.
+ * Creates a host for the page that the test runs in, such as a component mounted in Vitest's browser mode.
  *
  * @param tools `page` and `userEvent` of `vitest/browser`
  * @example

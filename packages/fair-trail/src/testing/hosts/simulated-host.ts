@@ -17,8 +17,7 @@ const name = 'a simulated document';
 const nothingLoads = 'no other page is ever loaded';
 
 /**
- * A document without a browser, such as jsdom makes. What needs a layout, a real pointer or the browser's own focus order is
- * not judged.
+ * Creates a host for a simulated document, such as one of jsdom. Layout, pointers and focus order are not judged.
  *
  * @param window of the simulated document
  * @example

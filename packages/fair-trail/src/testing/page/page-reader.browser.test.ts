@@ -106,15 +106,15 @@ test('any tree of lists is read as that tree, however labels are written', () =>
     });
     return items.length === 0 ? '' : `<ul>${written.join('')}</ul>`;
   };
-  const told = (items: readonly ItemReading[]): readonly Branch[] =>
-    items.map(({ name, items: below }) => ({ label: name, items: told(below) }));
+  const reported = (items: readonly ItemReading[]): readonly Branch[] =>
+    items.map(({ name, items: below }) => ({ label: name, items: reported(below) }));
   const tidy = (items: readonly Branch[]): readonly Branch[] =>
     items.map(({ label, items: below }) => ({ label: label.replaceAll(/\s+/gu, ' '), items: tidy(below) }));
   fc.assert(
     fc.property(fc.array(branch(3), { minLength: 1, maxLength: 4 }), (items) => {
       document.body.innerHTML = `<nav aria-label="Main">${list(items)}</nav>`;
       const [menu] = new DocumentReader(document).read().menus;
-      expect(told(menu?.items ?? [])).toEqual(tidy(items));
+      expect(reported(menu?.items ?? [])).toEqual(tidy(items));
     }),
     { numRuns: 100 },
   );
