@@ -19,16 +19,7 @@ export function App(address: AppProps): ReactNode {
     <Trail {...address} records={records}>
       <SkipLink />
       <Layout
-        bar={
-          <Navbar
-            pinned="sticky"
-            givesWay="hide"
-            extent="window"
-            endPlace="panel"
-            brand={<Brand />}
-            end={<SchemeChoice />}
-          />
-        }
+        bar={<Navbar pinned="sticky" extent="window" endPlace="panel" brand={<Brand />} end={<SchemeChoice />} />}
         sidebar={<ContentsSidebar />}
         footer={<FooterNav foot="MIT licence. Marram Point and everything about it is invented." />}
       >

@@ -100,7 +100,9 @@ export function PlaygroundPage(): ReactNode {
             <PreviewFrame title="The site in a wide window" message={message} width={1000} height={600} />
           </div>
           <h2>Narrow</h2>
-          <PreviewFrame title="The site in a narrow window" message={message} width={320} height={480} />
+          <div className="preview-scroller">
+            <PreviewFrame title="The site in a narrow window" message={message} width={320} height={480} />
+          </div>
         </div>
       </div>
     </article>

@@ -87,7 +87,7 @@ function Everything({ definition }: { readonly definition: SiteDefinition }): Re
   return (
     <Layout
       bar={menus.length > 0 && <Navbar menu={bar} />}
-      sidebar={menus.length > 0 && <Sidebar menu={aside} search />}
+      sidebar={menus.length > 0 && <Sidebar menu={aside} label="Contents" search />}
       footer={menus.includes('footer') && <FooterNav />}
     >
       <Breadcrumbs />
