@@ -79,12 +79,12 @@ export default defineConfig({
           include: withBrowser,
           exclude: [
             '**/node_modules/**',
-            // Each is the command from end to end, for minutes: the corpus, the walk of the example and the tests of their parts
-            // say sooner what is wrong.
+            // Each is the command from end to end, for minutes: the corpus, the walk of the documentation and the tests of their
+            // parts say sooner what is wrong.
             ...later(
               'packages/cli/src/commands/{audit,walk,sheet}.test.ts',
               'packages/cli/src/audit/example.test.ts',
-              'packages/cli/src/walk/walk.test.ts',
+              'packages/cli/src/walk/{walk,example}.test.ts',
               'packages/fair-trail/src/dom/foreign-history.test.ts',
             ),
           ],
