@@ -2,6 +2,7 @@ import { useId, useMemo, useState, type ReactNode } from 'react';
 import { Tablist, Tabpanel, Tabs } from 'fair-trail/react';
 import { chooseFramework, frameworks, useFramework } from '../framework.ts';
 import { PreviewFrame } from '../preview/preview-frame.tsx';
+import { SchemeField } from '../preview/scheme-field.tsx';
 import {
   exampleCode,
   givenOptions,
@@ -48,14 +49,7 @@ export function LiveExample({ example, headingLevel }: LiveExampleProps): ReactN
         {example.controls.map((control) => (
           <Control key={control.option} control={control} value={options[control.option] ?? ''} onChange={set} />
         ))}
-        <label>
-          Color scheme
-          <select className="field" value={scheme} onChange={(event) => setScheme(event.target.value)}>
-            <option value="system">System default</option>
-            <option value="light">Light</option>
-            <option value="dark">Dark</option>
-          </select>
-        </label>
+        <SchemeField value={scheme} onChange={setScheme} />
         <label>
           Direction
           <select className="field" value={direction} onChange={(event) => setDirection(event.target.value)}>

@@ -1,6 +1,7 @@
 import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { marram } from '../examples/marram.ts';
 import { PreviewFrame } from '../preview/preview-frame.tsx';
+import { SchemeField } from '../preview/scheme-field.tsx';
 import { fromHash, toHash } from './address-state.ts';
 import { checkText } from './check-text.ts';
 
@@ -69,14 +70,7 @@ export function PlaygroundPage(): ReactNode {
             <button type="button" data-ft-button="plain" onClick={reset}>
               Reset
             </button>
-            <label>
-              Color scheme
-              <select className="field" value={scheme} onChange={(event) => setScheme(event.target.value)}>
-                <option value="system">System default</option>
-                <option value="light">Light</option>
-                <option value="dark">Dark</option>
-              </select>
-            </label>
+            <SchemeField value={scheme} onChange={setScheme} />
           </p>
           <p role="status">{copied}</p>
           <h2>Problems</h2>

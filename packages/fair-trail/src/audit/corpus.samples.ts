@@ -65,6 +65,12 @@ export const corpus: readonly Twins[] = [
     sound: `<div role="navigation"><a aria-current="page" href="/hides"><img src="data:," alt="Hides"></a><a aria-current="page" href="/hides">Hides</a></div>${main}`,
   },
   {
+    rule: 'several-current-pages',
+    style: 'the text of the last step, and a link to the page by another address among those beside it',
+    broken: `<nav aria-label="Breadcrumb"><a href="/" aria-current="page">Today</a> <span aria-current="page">Hides</span></nav>${main}`,
+    sound: `<nav aria-label="Breadcrumb"><a href="/">Today</a> <ul><li><a href="/hides.html" aria-current="page">Hides</a></li></ul> <span aria-current="page">Hides</span></nav>${main}`,
+  },
+  {
     rule: 'mark-on-another-page',
     style: 'a mark that is frozen on the first item',
     broken: `<nav>${list('<a href="/" aria-current="page">Today</a>', '<a href="/hides">Hides</a>')}</nav>${main}`,

@@ -56,6 +56,12 @@ describe.concurrent('of a site with one defect', () => {
     const report = await auditOf(one.broken ?? {}, one);
     const found = report.findings.filter(({ code }) => [one.rule, ...(one.accept ?? [])].includes(code));
     expect(found.length, JSON.stringify(report.notChecked)).toBeGreaterThan(0);
+    // The keys that were pressed for other checks are no part of the path to a focus indicator.
+    if (one.rule === 'focus-not-shown') {
+      expect(found.flatMap(({ steps = [] }) => steps).filter((step) => !step.startsWith('press Tab until'))).toEqual(
+        [],
+      );
+    }
     for (const { severity, certainty } of flattened(report.findings)) {
       expect(severity === 'error' ? certainty : 'sure').toBe('sure');
     }

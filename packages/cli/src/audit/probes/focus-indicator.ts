@@ -1,6 +1,7 @@
 import type { FocusStep } from 'fair-trail/internal/audit';
 import { contrast, type Color } from 'fair-trail/color';
 import { PNG } from 'pngjs';
+import { nameIn } from '../path-taken.ts';
 import type { Probe } from '../probe.ts';
 import type { AuditedPage } from '../audited-page.ts';
 
@@ -96,10 +97,12 @@ async function lookAt(used: AuditedPage, stop: FocusStep, previous: FocusStep | 
   if (change.pixels >= fewestPixels && change.contrast >= 3) return;
   await used.call('focusOn', stop.selector);
   const isGone = change.pixels < fewestPixels || change.contrast < unseenContrast;
-  if (isGone) await used.addFinding(focusNotShown, stop, { state: 'focus' });
+  // The keys that were pressed for all indicators before this one are no part of the path to it.
+  const steps = [`press Tab until ${nameIn(stop.html)} has focus`];
+  if (isGone) await used.addFinding(focusNotShown, stop, { state: 'focus', steps });
   else {
     const message = `The contrast of the change is ${(Math.floor(change.contrast * 100) / 100).toFixed(2)} : 1; 3 is needed.`;
-    await used.addFinding(focusHardToSee, stop, { state: 'focus', message });
+    await used.addFinding(focusHardToSee, stop, { state: 'focus', message, steps });
   }
 }
 

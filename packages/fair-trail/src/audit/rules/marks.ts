@@ -22,9 +22,11 @@ export const severalCurrentPages: Rule = {
       const current = deepElements(navigation, '[aria-current="page"]').filter(isExposed);
       // The same address twice, such as a picture and its words, is one answer; so is a text and a link to this page.
       const places = new Map(current.map((element) => [placeOf(element, url), element]));
-      const isText = [...places.keys()].some((place) => place.startsWith('text '));
-      const own = [...places].find(([place]) => URL.canParse(place) && isSamePage(new URL(place), url));
-      if (isText && own) places.delete(own[0]);
+      const texts = new Set([...places.keys()].filter((place) => place.startsWith('text ')));
+      const isOwn = (place: string, element: Element) =>
+        URL.canParse(place) && (isSamePage(new URL(place), url) || texts.has(`text ${nameOf(element)}`));
+      const own = [...places].find(([place, element]) => isOwn(place, element));
+      if (texts.size > 0 && own) places.delete(own[0]);
       for (const element of [...places.values()].slice(1)) yield { element };
     }
   },
@@ -32,8 +34,11 @@ export const severalCurrentPages: Rule = {
 
 function placeOf(element: Element, url: URL): string {
   const link = element.closest<HTMLAnchorElement>('a[href]') ?? element.querySelector<HTMLAnchorElement>('a[href]');
-  const name = accessibleName(element, roleOf(element)) || element.textContent.trim();
-  return (link && resolved(link, url)?.href) ?? `text ${name}`;
+  return (link && resolved(link, url)?.href) ?? `text ${nameOf(element)}`;
+}
+
+function nameOf(element: Element): string {
+  return accessibleName(element, roleOf(element)) || element.textContent.trim();
 }
 
 export const markOnAnotherPage: Rule = {
