@@ -10,7 +10,7 @@ export default defineConfig(({ isSsrBuild = false, command }) => ({
   // Below any path, and from a disk.
   base: command === 'build' ? './' : '/',
   build: {
-    // The policy of the site allows no data instead of a picture.
+    // The policy of the site forbids images as `data:` URLs.
     assetsInlineLimit: 0,
     // The index of the search is loaded when someone searches.
     chunkSizeWarningLimit: 600,

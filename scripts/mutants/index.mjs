@@ -90,7 +90,7 @@ const results = existsSync(report)
   : [];
 const done = new Set(results.map(({ id }) => id));
 mkdirSync(path.dirname(report), { recursive: true });
-// What matters to everyone first: a class is visually only, and styles have tests of their own.
+// What matters to everyone first: a class is only visual, and styles have tests of their own.
 const isClass = ({ kind, text }) => kind === 'attribute' && text.startsWith('class');
 for (const mutant of mutants.toSorted((one, other) => isClass(one) - isClass(other))) {
   if (done.has(mutant.id) || (chosen.length > 0 && !chosen.includes(mutant.id))) continue;

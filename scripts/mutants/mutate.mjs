@@ -9,7 +9,7 @@ import ts from 'typescript';
 
 /**
  * The source with every mutant in it, each asleep until it is asked for by its number. So one build serves all of them, and
- * which test reaches which can be reported too.
+ * it can also report which test reaches which mutant.
  *
  * @param {string} file as it is reported
  * @param {string} source
@@ -81,7 +81,7 @@ function mutated(node, text, asked) {
 }
 
 /**
- * What stays as it is cannot be taken away, and the cases of a machine's own switch are reported as such.
+ * What stays as it is cannot be taken away, and the cases of a machine's own switch are counted as transitions.
  *
  * @type {typeof mutated}
  */

@@ -5,6 +5,7 @@ import { App } from './app.tsx';
 import { loadContent, pages } from './pages.tsx';
 import { site } from './site.ts';
 import './documentation.css';
+import './try-it.css';
 
 const container = document.getElementById('app');
 if (!container) throw new Error('The page has no element with the id "app".');

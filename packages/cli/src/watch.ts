@@ -26,7 +26,7 @@ export async function runWhileWatching(file: string, run: () => Promise<void> | 
   };
   let known = contentOf(file);
   await attempt();
-  // The folder: editors put another file instead of the one that is edited.
+  // Watch the folder: editors replace the file instead of changing it.
   const watcher = watch(path.dirname(path.resolve(file)));
   let timer: NodeJS.Timeout | undefined;
   return new Promise<never>((_, reject) => {

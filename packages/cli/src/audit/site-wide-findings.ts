@@ -14,7 +14,7 @@ export interface AuditSummary {
   readonly findings: Findings;
   /** As it was asked for. */
   readonly target: string;
-  /** The width that is reported with what is so at any. */
+  /** The width that is reported for findings at every width. */
   readonly width: number;
   readonly isStopped: () => boolean;
 }

@@ -45,7 +45,7 @@ export async function openBrowser(named?: string): Promise<Browser> {
     return await chromium.launch({
       executablePath,
       args: [...chromiumFacts.arguments, ...sandbox],
-      // Else the browser would end with the first Ctrl+C, and with it what was to be reported of what has been found.
+      // Else the browser would end with the first Ctrl+C, and the findings so far could not be reported.
       handleSIGINT: false,
     });
   } catch (error) {

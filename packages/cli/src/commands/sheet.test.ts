@@ -313,7 +313,7 @@ interface Compared {
   readonly restore: () => void;
 }
 
-/** Puts a copy instead of a part that is shown in a state: in the same room, shown in none, and to be used. */
+/** Replaces a part that is shown in a state by a copy: in the same room, shown in none, and to be used. */
 function putInPlace({ key, state }: { readonly key: string; readonly state: string }): Compared {
   const rows = [...document.querySelectorAll(`tr[data-ft-sheet-key='${CSS.escape(key)}']`)];
   const find = rows[0]?.getAttribute('data-ft-find') ?? '';

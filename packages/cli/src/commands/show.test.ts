@@ -192,7 +192,7 @@ test('an advisory problem is reported, and the answer given', () => {
   expect(stdout).toContain('{now}');
 });
 
-test('an audience that nothing is for is reported', () => {
+test('an audience without entries is reported', () => {
   expect(run('show', observatory, '--audience', 'ringers').stderr).toBe(
     'advice: no entry is for the audience "ringers".\n',
   );

@@ -1,7 +1,7 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { Failure } from '../failure.ts';
 
-/** What a reader of XML is reported, in the order of the file. Names are without their prefix. */
+/** The events that a reader of XML receives, in the order of the file. Names are without their prefix. */
 export interface XmlHandler {
   open(name: string, attributes: Readonly<Record<string, string>>): void;
   text(text: string): void;

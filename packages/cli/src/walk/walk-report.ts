@@ -55,7 +55,7 @@ export type WalkedSite = Pick<WalkReport, 'tool' | 'site' | 'target' | 'language
 
 interface FaultDescription extends Pick<WalkFault, 'code' | 'blame' | 'message'> {
   readonly menu?: string;
-  /** How the visitor has come, where that was not by the page's address: what is so however they come is reported once. */
+  /** How the visitor came to the page, if not by its address. A fault that does not depend on this is reported once. */
   readonly how?: string | undefined;
 }
 
@@ -105,7 +105,7 @@ export class WalkNotes {
     this.#faults = this.#faults.filter((fault) => !isOfOther(fault));
   }
 
-  /** Puts what is known better instead of a fault, or nothing where it is reported as another. */
+  /** Replaces a fault by a more precise one, or removes it if another fault covers it. */
   revise(better: (fault: WalkFault) => WalkFault | null): void {
     this.#faults = this.#faults.flatMap((fault) => better(fault) ?? []);
   }

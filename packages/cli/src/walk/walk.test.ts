@@ -181,7 +181,7 @@ test('home for whatever no one made is seen where it is drawn late', async () =>
   );
 });
 
-describe('faults in the site file are reported from faults in pages', () => {
+describe('faults in the site file are distinguished from faults in pages', () => {
   const changed = (change: (text: string) => string) =>
     JSON.parse(change(JSON.stringify(subjectSite))) as SiteDefinition;
   const document = sound(subjectDocument());

@@ -99,7 +99,7 @@ test('what is read is no menu, however many links it has', async () => {
   expect(audit(page, { url: usualUrl }).findings).toEqual([]);
 });
 
-test('a rule that there is not is reported, with those that there are', () => {
+test('an unknown rule is reported, with the known ones', () => {
   expect(() => audit(document, { only: ['no-such-rule'] })).toThrow(
     /There is no rule "no-such-rule".*link-without-name/u,
   );

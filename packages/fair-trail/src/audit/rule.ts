@@ -3,7 +3,7 @@ import { pageOf, type Report } from '../core/report.ts';
 /** How much a finding weighs: `error` hurts people for sure, `warning` is likely to, `advice` could be better. */
 export type RuleSeverity = 'error' | 'warning' | 'advice';
 
-/** Whether what is reported is so in any reading of the page, or only in the likely one. */
+/** Whether a finding holds for every reading of the page (`sure`), or only for the likely one. */
 export type Certainty = 'sure' | 'likely';
 
 /** One thing that can be wrong with navigation: what it is, whom it affects, and how to fix it. */

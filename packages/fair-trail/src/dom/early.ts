@@ -5,14 +5,14 @@
  */
 import { memoryKeys } from '../core/interaction/memory-keys.ts';
 import { readNames, readOpenGroup } from './memory.ts';
-import { isOnDisk, usePlainAddresses } from './page-files.ts';
+import { isOnDisk, restoreAddresses } from './page-files.ts';
 import { markScripted } from './scripted.ts';
 
 /** A page whose own scripts have not begun by then is treated as one without scripts. In milliseconds after loading. */
 const patience = 4000;
 
 const unmark = isOnDisk(document, location) ? () => undefined : markScripted(document);
-usePlainAddresses(document, location, history);
+restoreAddresses(document, location, history);
 const rules = [
   ...readNames(window, memoryKeys.dismissed).map(
     (name) => `[data-ft-notice="${CSS.escape(name)}"] { display: none !important }`,

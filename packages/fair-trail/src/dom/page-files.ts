@@ -9,7 +9,7 @@ export function isOnDisk(document: Document, location: Location): boolean {
  *
  * @param document a page with `data-ft-root`, the way to the folder of the build
  */
-export function usePlainAddresses(document: Document, location: Location, history: History): void {
+export function restoreAddresses(document: Document, location: Location, history: History): void {
   const root = document.documentElement.getAttribute('data-ft-root');
   if (root === null || !/^https?:$/u.test(location.protocol)) return;
   const start = new URL(root, location.href).href;

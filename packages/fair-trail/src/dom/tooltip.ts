@@ -6,7 +6,7 @@ const named = '.ft-link, .ft-rail-button';
 
 /**
  * Shows the labels of what is narrowed to its icons, as WCAG 2.2 asks for content on hover or focus (1.4.13): the pointer
- * may go onto it, it stays until pointer or focus leave, and Escape sends it away. It is visually only: what it is beside
+ * may go onto it, it stays until pointer or focus leave, and Escape sends it away. It is only visual: what it is beside
  * has the same text for its name.
  *
  * @param root holds the icons

@@ -19,7 +19,7 @@ export interface CurrentEntry<Params = Readonly<Record<string, string>>> {
  * The entry that the current page belongs to.
  *
  * @param id of the entry itself, or of one that it is below
- * @returns null where the visitor is neither at that entry nor below it; without an id, at an address that is no page
+ * @returns null if the visitor is neither at that entry nor below it; without an id, at an address that is no page
  */
 export function currentEntryAt(
   { site, records }: Pick<Surroundings, 'site' | 'records'>,

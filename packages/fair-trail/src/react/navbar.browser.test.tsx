@@ -273,7 +273,7 @@ test('a label that is HTML is shown as the text it is', async () => {
   expect(document.querySelector('.ft-bar img, .ft-bar b, .ft-bar i')).toBeNull();
 });
 
-test('controlled, it asks and does as it is reported', async () => {
+test('controlled, it asks and follows the app', async () => {
   await page.viewport(320, 700);
   const asked = vi.fn();
   const { render } = mount(<SampleApp bar={{ expanded: false, onToggle: asked }} url="/" />);

@@ -1,4 +1,4 @@
-/** Elements by number: what is reported of a page goes through a wire, and an element does not. */
+/** Elements by number: a page report is sent as data, and an element cannot be. */
 export class Elements {
   readonly #numbers = new WeakMap<Element, number>();
   readonly #elements: WeakRef<Element>[] = [];

@@ -66,7 +66,7 @@ export function tagOf(element: Element): string {
 
 const mostCharacters = 300;
 
-/** How an element is reported to those outside of the page: how to find it again, and how it begins. */
+/** How an element is described outside of the page: its selector, and the start of its markup. */
 export interface ElementPlace {
   readonly selector: string;
   readonly html: string;

@@ -57,7 +57,7 @@ test('what is as it was needs no patch', () => {
   expect(JSON.parse(roomPatch(site, new Map([['hides', { flex: '2', priority: 3 }]])))).toEqual([]);
 });
 
-test('a share that is none is reported, with the place', () => {
+test('an invalid share is reported, with its place', () => {
   const { site: shown, problems } = editedSite(site, new Map([['about', { flex: 'lots' }]]));
   expect(shown).toBeNull();
   const about = site.entry('about');

@@ -36,7 +36,7 @@ const withFault = (name: string) => {
   return subjectDocument(fault.broken);
 };
 
-describe('what was looked for and what was there is reported', () => {
+describe('a failure reports what was expected and what was found', () => {
   test('of a page without any navigation', async () => {
     const page = show('<h1>Tides</h1><p>High water at noon.</p>');
     expect(await said(page.menu('Main').offers())).toBe(
@@ -177,7 +177,7 @@ navigation “Main”, closed by “Menu”
     );
   });
 
-  test('of a mark that is visually only', async () => {
+  test('of a mark that is only visual', async () => {
     const page = show(withFault('the mark is a class, and no aria-current'), '/tides');
     expect(await said(expect(page.menu('Main')).toMark('Tides'))).toContain(
       'likely:   aria-current is missing: a class alone is seen, and never heard.',

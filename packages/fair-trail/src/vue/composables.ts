@@ -52,7 +52,7 @@ export function useCurrentEntry(id?: MaybeRefOrGetter<string | undefined>): Comp
 }
 
 /**
- * What the app keeps with the current history entry. It is there again after Back, Forward and a reload. undefined if
+ * What the app keeps with the current history entry. It is there again after Back, Forward and a reload. Undefined if
  * nothing is kept; what is written to it is kept.
  *
  * @example

@@ -560,7 +560,7 @@ export const heldOut: readonly HeldOutCase[] = [
   },
   {
     rule: 'field-low-contrast',
-    style: 'a search field that cannot be reported from the page',
+    style: 'a search field without a visible border',
     ...both(
       {
         body: '<header><nav aria-label="Site">%menu%</nav><form role="search" action="/tides"><label>Search <input name="q" class="f"></label> <button>Go</button></form></header>%article%',

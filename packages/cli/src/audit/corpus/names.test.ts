@@ -66,7 +66,7 @@ test('the names and roles that the rules go by are those of the browser’s acce
               .trim(),
           }
         : null;
-      // What has neither role nor name is reported by neither.
+      // Neither reports an element without role and name.
       if (theirs === null || theirs.role === null) continue;
       compared += 1;
       const isNamed = ['link', 'button', 'navigation', 'tab'].includes(role);

@@ -137,7 +137,7 @@ export const acrossProbes: readonly Probe[] = [
   oneWayOnly,
 ];
 
-/** What is reported of one page, in comparison with others. */
+/** A difference between one page and the others. */
 export interface Difference {
   readonly probe: Probe;
   readonly page: string;

@@ -168,7 +168,7 @@ async function changePage(used: AuditedPage): Promise<boolean | null> {
   const scrolled = await used.call('scrollDown', link.selector);
   if (!(await used.clickOn(link))) return false;
   await page.waitForTimeout(100);
-  // A page that is not there in time can be reported nothing of.
+  // Nothing can be reported of a page that does not load in time.
   if (!(await used.options.window.untilArrived())) return false;
   await page.waitForLoadState('load', { timeout: 10_000 }).catch(() => undefined);
   const isSame = await page.evaluate((name) => name in window, marker).catch(() => false);

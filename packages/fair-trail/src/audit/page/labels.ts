@@ -4,7 +4,7 @@ import { holds } from '../../reading/navigations.ts';
 import { selectorOf, tagOf } from '../../reading/selector.ts';
 import { isSeen, isVisible, parentOf, type ElementBox } from '../../reading/visible.ts';
 
-/** An element that a fault of drawing is reported of. */
+/** An element with a fault in how it is drawn. */
 export interface Drawn {
   readonly selector: string;
   readonly html: string;

@@ -58,7 +58,7 @@ export const labelNotInName: Rule = {
       if (label.length < 2 || !isExposed(element)) continue;
       const name = accessibleName(element, roleOf(element));
       if (!` ${spoken(name)} `.includes(` ${label} `)) {
-        yield { element, message: `It shows “${element.innerText.trim()}”, and is reported as “${name}”.` };
+        yield { element, message: `It shows “${element.innerText.trim()}”, and its accessible name is “${name}”.` };
       }
     }
   },

@@ -3,7 +3,7 @@ import { to, type Transition } from './machine.ts';
 /** Between the keys on the way down to a group; within a key it is percent-encoded. */
 export const pathSeparator = '>';
 
-/** Groups of a list that open in place, at any depth. Each is reported by the keys on the way down to it. */
+/** Groups of a list that open in place, at any depth. A group is identified by the keys on the path to it. */
 export interface GroupsState {
   /** Whether only one of those beside each other may be open. */
   readonly one: boolean;

@@ -23,7 +23,7 @@ export function onSiteReplaced(listener: () => void): () => void {
   return () => void listeners.delete(listener);
 }
 
-/** Puts a newer version of a site instead of the one that the app imported. */
+/** Replaces the site that the app imported by a newer version. */
 export function replaceSite(site: Site, next: Site): void {
   Object.assign(site, next);
   replacements.set(site, next);
