@@ -36,6 +36,7 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'commander',
     'jiti',
     'jsonc-parser',
+    'node-diff3',
     'ora',
     'parse5',
     'picocolors',
@@ -46,6 +47,8 @@ const mayImport: Readonly<Record<string, readonly string[]>> = {
     'string-width',
     'node',
   ],
+  // The page of the workbench runs in a browser. It knows the server by types alone.
+  'cli/page': ['cli', 'fair-trail/src/core', 'fair-trail/src/react', 'fair-trail/src/sheet', 'react', 'react-dom'],
 };
 
 /** Where the names of our own packages lead. */
@@ -64,6 +67,7 @@ const ownPackages: Readonly<Record<string, string>> = {
   'fair-trail/elements': 'fair-trail/src/elements',
   'fair-trail/sheet': 'fair-trail/src/sheet',
   'fair-trail/internal/core': 'fair-trail/src/core',
+  'fair-trail/tokens.json': 'fair-trail/src/core',
   'fair-trail/internal/audit': 'fair-trail/src/audit',
   'fair-trail/internal/testing': 'fair-trail/src/testing',
   'fair-trail/internal/sheet': 'fair-trail/src/sheet',
@@ -72,6 +76,7 @@ const ownPackages: Readonly<Record<string, string>> = {
 /** The layer of a file, by its path within `packages`. */
 function layerOf(file: string): string {
   const [packageName = '', source = '', folder = ''] = file.split('/');
+  if (file.startsWith('cli/src/workbench/page/')) return 'cli/page';
   return packageName === 'fair-trail' ? `${packageName}/${source}/${folder}` : packageName;
 }
 

@@ -1,6 +1,6 @@
 import type { Command } from 'commander';
 import { compareSites, type Problem, type SiteChange } from 'fair-trail';
-import { entryPointer, pageOf } from 'fair-trail/internal/core';
+import { changeText, entryPointer, pageOf } from 'fair-trail/internal/core';
 import { readSoundSite, type CheckedSiteFile } from '../input/site-file.ts';
 import type { Finding } from '../report/finding.ts';
 import { failOnOption, formatOption, report, type ReportOptions } from '../report/report.ts';
@@ -24,42 +24,30 @@ export function addCompareCommand(program: Command, version: string): void {
     });
 }
 
+const codes = {
+  added: 'page-added',
+  removed: 'page-removed',
+  renamed: 'page-renamed',
+  moved: 'page-moved',
+  'language-changed': 'language-changed',
+  'address-lost': 'address-lost',
+} as const satisfies Record<SiteChange['kind'], Finding['code']>;
+
 function toFinding(change: SiteChange, before: CheckedSiteFile, after: CheckedSiteFile): Finding {
+  const code = codes[change.kind];
+  const message = changeText(change);
   switch (change.kind) {
-    case 'added': {
-      const { id, label, href } = change.entry;
-      const where = href === null ? '' : ` at ${href}`;
-      return note('page-added', `"${label}" (${id}) was added${where}.`, entryPointer(change.entry), after);
-    }
-    case 'removed': {
-      const { id, label } = change.entry;
-      return note('page-removed', `"${label}" (${id}) was removed.`, entryPointer(change.entry), before);
-    }
-    case 'renamed': {
-      const { entry, from } = change;
-      return note('page-renamed', `"${from.label}" (${entry.id}) is now "${entry.label}".`, entryPointer(entry), after);
-    }
-    case 'moved': {
-      const { entry, from } = change;
-      const place = (one: typeof entry) => `${one.href ?? 'no address'} below ${one.parent?.id ?? 'the top'}`;
-      return note(
-        'page-moved',
-        `${entry.id} moved from ${place(from)} to ${place(entry)}.`,
-        entryPointer(entry),
-        after,
-      );
-    }
+    case 'added':
+    case 'renamed':
+    case 'moved':
+      return note(code, message, entryPointer(change.entry), after);
+    case 'removed':
+      return note(code, message, entryPointer(change.entry), before);
     case 'language-changed':
-      return note(
-        'language-changed',
-        `The language of the site was "${change.from}" and is "${change.to}".`,
-        '/language',
-        after,
-      );
+      return note(code, message, '/language', after);
     case 'address-lost': {
-      const message = `The address ${change.address} of "${change.from.label}" (${change.from.id}) leads nowhere now.`;
       const remedy = 'Add it to the "movedFrom" of the entry that it should lead to.';
-      return { ...note('address-lost', message, entryPointer(change.from), before), severity: 'error', remedy };
+      return { ...note(code, message, entryPointer(change.from), before), severity: 'error', remedy };
     }
   }
 }

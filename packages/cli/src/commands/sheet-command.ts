@@ -24,6 +24,10 @@ export function addSheetCommand(program: Command): void {
       readMenu,
       {},
     )
+    .option(
+      '--edit',
+      'serve a workbench on this machine until stopped: what you change there is saved to the site file and the tokens file',
+    )
     .option('--out <FOLDER>', 'write it there')
     .option('--serve', 'serve it on this machine until stopped; each reload reads the files again')
     .option('--port <NUMBER>', 'the port; 0 for any free port', readPort, 4320)
@@ -32,6 +36,8 @@ export function addSheetCommand(program: Command): void {
       '--conditions <QUERY>',
       'the conditions of the pictures, as in the address of the sheet: "width=320&scheme=dark"',
     )
+    .option('--against <FILE>', 'an older site file: both versions are drawn side by side, and differences are framed')
+    .option('--against-theme <FILE>', 'the design tokens of the older version; default: those of --theme')
     .option('--browser <PROGRAM>', 'the Chromium to use; default: CHROMIUM_PATH, or an installed one')
     .option('--force', 'replace existing files')
     .action(async (file: string, options: SheetOptions) => {

@@ -1,16 +1,14 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { pathToFileURL } from 'node:url';
 import { findBrowser, openBrowser } from '../browser/open-browser.ts';
 import { Failure } from '../failure.ts';
 import { problemLine } from '../input/site-file.ts';
 import { printable, reasonOf } from '../printable.ts';
-import { refusePresent, writeFolder, type OutputFile } from '../writers/write-files.ts';
+import { refusePresent, writeFolder } from '../writers/write-files.ts';
 import type { ComputedNames, SheetMenus } from 'fair-trail/internal/sheet';
 import { computeNames } from './computed-names.ts';
+import { inDraft } from './draft-folder.ts';
 import { takePictures } from './pictures.ts';
-import { serveSheet } from './serve-sheet.ts';
+import { serveSheet, serveWorkbench } from './serve-sheet.ts';
 import { readSheetMaterial, type SheetInput, type SheetMaterial } from './sheet-data.ts';
 import { dataScript, sheetFiles } from './sheet-page.ts';
 
@@ -27,13 +25,22 @@ export interface SheetOptions {
   readonly conditions?: string;
   readonly browser?: string;
   readonly force?: boolean;
+  readonly edit?: boolean;
+  readonly against?: string;
+  readonly againstTheme?: string;
 }
 
 /** Makes a sheet: writes it, takes pictures of it, serves it. */
 export async function makeSheet(file: string, options: SheetOptions): Promise<void> {
-  const { theme, records, icons, menu: menus, out, serve = false, png } = options;
-  if (out === undefined && !serve && png === undefined) {
-    throw new Failure('bad-usage', 'Say what to do with the sheet: --out <folder>, --serve, or --png <folder>.');
+  const { theme, records, icons, menu: menus, out, serve = false, png, edit = false, against, againstTheme } = options;
+  if (edit && (out !== undefined || serve)) {
+    throw new Failure('bad-usage', 'Give --edit without --out and --serve: the workbench has an address of its own.');
+  }
+  if (out === undefined && !serve && png === undefined && !edit) {
+    throw new Failure(
+      'bad-usage',
+      'Say what to do with the sheet: --edit, --out <folder>, --serve, or --png <folder>.',
+    );
   }
   const input: SheetInput = {
     file,
@@ -41,7 +48,21 @@ export async function makeSheet(file: string, options: SheetOptions): Promise<vo
     ...(theme !== undefined && { theme }),
     ...(records !== undefined && { records }),
     ...(icons !== undefined && { icons }),
+    ...(against !== undefined && { against }),
+    ...(againstTheme !== undefined && { againstTheme }),
   };
+  if (edit) {
+    const { url } = await serveWorkbench(
+      {
+        ...input,
+        ...(png !== undefined && { pictures: png }),
+        ...(options.browser !== undefined && { browser: options.browser }),
+      },
+      options.port,
+    );
+    process.stdout.write(`The workbench is at ${url}\nPress Ctrl+C to stop.\n`);
+    return;
+  }
   const material = await readSheetMaterial(input);
   for (const problem of material.checked.problems) process.stderr.write(`${problemLine(problem)}\n`);
   for (const { code, pointer, message, remedy } of material.data.problems) {
@@ -105,16 +126,5 @@ async function writePictures(material: SheetMaterial, folder: string, options: S
     process.stderr.write(`Wrote ${pictures.length} pictures to ${printable(folder)}.\n`);
   } finally {
     await browser.close();
-  }
-}
-
-/** The sheet in a folder that is there only meanwhile. */
-async function inDraft<Result>(files: readonly OutputFile[], use: (url: string) => Promise<Result>): Promise<Result> {
-  const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-sheet-'));
-  try {
-    writeFolder(folder, files, true);
-    return await use(pathToFileURL(path.join(folder, 'index.html')).href);
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -18,7 +18,15 @@ export async function takePictures(browser: Browser, url: string, only?: string)
       document.querySelector<HTMLElement>('.ft-sheet-conditions')?.remove();
       for (const box of document.querySelectorAll<HTMLElement>('.ft-sheet-scroll')) box.style.maxInlineSize = 'none';
     });
+    for (const pair of await page.$$('[data-ft-compared]')) {
+      const name = (await pair.getAttribute('data-ft-compared')) ?? 'part';
+      if (only !== undefined && only !== `compared-${name}`) continue;
+      await showSectionOf(pair);
+      files.push({ path: `compared-${name}.png`, text: await pictureOf(pair) });
+    }
     for (const frame of await page.$$('iframe[data-ft-frame]')) {
+      // Each of two versions is in the picture of both.
+      if (await frame.evaluate((element) => element.closest('[data-ft-compared]') !== null)) continue;
       const name = (await frame.getAttribute('data-ft-frame')) ?? 'frame';
       if (only !== undefined && name !== only) continue;
       await showSectionOf(frame);

@@ -1,11 +1,20 @@
 import { createServer, type Server, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { Failure } from '../failure.ts';
+import { kindOf } from '../input/read-file.ts';
+import { printable, reasonOf } from '../printable.ts';
+import { Workbench, type WorkbenchInput } from '../workbench/server/workbench.ts';
 import { builtFile, readSheetMaterial, type SheetInput } from './sheet-data.ts';
 import { builtFiles, ownFiles, sheetPolicy } from './sheet-page.ts';
 import type { OutputFile } from '../writers/write-files.ts';
 
 const types: Readonly<Record<string, string>> = { html: 'text/html', js: 'text/javascript', css: 'text/css' };
+
+/** A server that listens, and where it is reached. */
+export interface StartedServer {
+  readonly server: Server;
+  readonly url: string;
+}
 
 /**
  * Serves a sheet to this machine alone. Each load of the page reads the files again, so that an editor and a reload are all
@@ -14,13 +23,37 @@ const types: Readonly<Record<string, string>> = { html: 'text/html', js: 'text/j
  * @param port 0 for any that is free
  * @throws Failure where the port is taken
  */
-export async function serveSheet(
-  input: SheetInput,
-  port: number,
-): Promise<{ readonly server: Server; readonly url: string }> {
+export async function serveSheet(input: SheetInput, port: number): Promise<StartedServer> {
+  return listen(
+    createServer((request, response) => {
+      void answer(input, new URL(request.url ?? '/', 'http://localhost').pathname, response);
+    }),
+    port,
+  );
+}
+
+/**
+ * Serves a workbench to this machine alone.
+ *
+ * @param port 0 for any that is free
+ * @throws Failure where the port is taken, or a file cannot be read
+ */
+export async function serveWorkbench(input: WorkbenchInput, port: number): Promise<StartedServer> {
+  // What cannot be read is reported before a page is opened.
+  if (kindOf(input.file) === null) throw new Failure('file-missing', `There is no file "${printable(input.file)}".`);
+  const workbench = new Workbench(input);
   const server = createServer((request, response) => {
-    void answer(input, new URL(request.url ?? '/', 'http://localhost').pathname, response);
+    const name = new URL(request.url ?? '/', 'http://localhost').pathname.slice(1);
+    workbench.respond(request, name, response).catch((error: unknown) => {
+      if (!response.headersSent) response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' });
+      response.end(`${reasonOf(error)}\n`);
+    });
   });
+  server.on('close', () => workbench.close());
+  return listen(server, port);
+}
+
+async function listen(server: Server, port: number): Promise<StartedServer> {
   await new Promise<void>((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       reject(

@@ -1,12 +1,13 @@
-import { flexStyles, type SiteRecords } from 'fair-trail';
-import type { ComputedNames, SheetData, SheetProblem } from 'fair-trail/internal/sheet';
-import { tokensCss } from 'fair-trail/color';
+import { compareSites, flexStyles, type DefinedSite, type SiteRecords } from 'fair-trail';
+import { changeText } from 'fair-trail/internal/core';
+import type { ComparedData, ComputedNames, SheetData, SheetProblem } from 'fair-trail/internal/sheet';
+import { tokensCss, writeHex } from 'fair-trail/color';
 import { readFileSync } from 'node:fs';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
 import { readRecords } from '../input/records-file.ts';
 import { readText } from '../input/read-file.ts';
-import { readSiteFile, type CheckedSiteFile, type LocatedProblem } from '../input/site-file.ts';
+import { readSiteFile, readSoundSite, type CheckedSiteFile, type LocatedProblem } from '../input/site-file.ts';
 import { readThemeFile, type ThemeFile } from '../input/theme-file.ts';
 
 /** What a sheet is made of. */
@@ -16,6 +17,11 @@ export interface SheetInput {
   readonly records?: string;
   readonly icons?: string;
   readonly menus: SheetData['menus'];
+  /** An older site file, and the theme that it had, to compare with. */
+  readonly against?: string;
+  readonly againstTheme?: string;
+  /** What the older and the newer version are called. Default: the names of their files. */
+  readonly names?: readonly [before: string, after: string];
 }
 
 /** Everything that goes into a sheet, read again. */
@@ -48,22 +54,72 @@ export async function readSheetMaterial(input: SheetInput, names: ComputedNames 
   const theme = input.theme === undefined ? null : readThemeFile(input.theme);
   const records: SiteRecords = input.records === undefined ? {} : readRecords(input.records);
   const themeCss = theme ? tokensCss(theme) : '';
+  const compared = site ? await readCompared(input, site, theme) : null;
   const data: SheetData = {
     definition: site?.definition ?? null,
     records,
     menus,
-    themes: [...new Set(['default', ...Object.keys(theme?.themes ?? {}), 'estuary'])],
-    styles: [builtFile('specimens.css'), themeCss, site ? flexStyles(site) : '', builtFile('sheet.css')].filter(
-      Boolean,
-    ),
+    themes: themeNames(theme),
+    styles: specimenStyles(themeCss, site),
     problems: [
       ...checked.problems.map(toSheetProblem),
       ...(theme && input.theme !== undefined ? incomplete(theme, input.theme) : []),
     ],
     names,
     icons: input.icons === undefined ? null : readText(input.icons),
+    compared,
   };
   return { data, themeCss, checked, name: site?.name ?? 'Site' };
+}
+
+/** The stylesheets of specimens, in the order that they apply in. */
+function specimenStyles(themeCss: string, site: DefinedSite | null): readonly string[] {
+  const styles = [builtFile('specimens.css'), themeCss, site ? flexStyles(site) : '', builtFile('sheet.css')];
+  return styles.filter(Boolean);
+}
+
+function themeNames(theme: ThemeFile | null): readonly string[] {
+  return [...new Set(['default', ...Object.keys(theme?.themes ?? {}), 'estuary'])];
+}
+
+/** The older version of the files; what is not named is as it is now. */
+async function readCompared(
+  { file, theme: themeFile, against, againstTheme, names }: SheetInput,
+  now: DefinedSite,
+  themeNow: ThemeFile | null,
+): Promise<ComparedData | null> {
+  if (against === undefined && againstTheme === undefined) return null;
+  const before = against === undefined ? now : (await readSoundSite(against)).site;
+  const theme = againstTheme === undefined ? themeNow : readThemeFile(againstTheme);
+  return {
+    definition: before.definition,
+    themes: themeNames(theme),
+    styles: specimenStyles(theme ? tokensCss(theme) : '', before),
+    names: names ?? [
+      printable(against ?? againstTheme ?? ''),
+      printable(against === undefined ? (themeFile ?? '') : file),
+    ],
+    changes: [...compareSites(before, now).map(changeText), ...themeChanges(theme, themeNow)],
+  };
+}
+
+/** What differs between two themes, in sentences. */
+function themeChanges(before: ThemeFile | null, now: ThemeFile | null): readonly string[] {
+  const [old, next] = [tokenValues(before), tokenValues(now)];
+  return [...new Set([...old.keys(), ...next.keys()])]
+    .filter((name) => old.get(name) !== next.get(name))
+    .map((name) => `${name}: ${old.get(name) ?? 'the library’s own'} is now ${next.get(name) ?? 'the library’s own'}.`);
+}
+
+function tokenValues(theme: ThemeFile | null): ReadonlyMap<string, string> {
+  const values = new Map<string, string>(Object.entries(theme?.measures ?? {}));
+  for (const [name, schemes] of Object.entries(theme?.themes ?? {})) {
+    for (const scheme of ['light', 'dark'] as const) {
+      for (const [color, value] of Object.entries(schemes[scheme]))
+        values.set(`${name} ${scheme} ${color}`, writeHex(value));
+    }
+  }
+  return values;
 }
 
 function toSheetProblem({

@@ -16,6 +16,8 @@ export interface FrameSurroundings {
   readonly direction: 'ltr' | 'rtl';
   /** Called when a link in a specimen is followed: the address of the whole sheet changes. */
   readonly onFollow: (href: string) => void;
+  /** Which version of the files it shows, where there are several. */
+  readonly version?: string;
 }
 
 export const FrameContext = createContext<FrameSurroundings | null>(null);
@@ -43,10 +45,12 @@ const noStyles: readonly string[] = [];
  * real answers.
  */
 export function Frame(props: FrameProps): ReactNode {
-  const { title, height = 'content', styles: more = noStyles, name, onReady, children } = props;
+  const { height = 'content', styles: more = noStyles, onReady, children } = props;
   const surroundings = useContext(FrameContext);
   if (!surroundings) throw new Error('A frame of the sheet needs the sheet around it.');
-  const { conditions, styles, language, direction, onFollow } = surroundings;
+  const { conditions, styles, language, direction, onFollow, version } = surroundings;
+  const title = version === undefined ? props.title : `${props.title}: ${version}`;
+  const name = version === undefined || props.name === undefined ? props.name : `${props.name}-${version}`;
   const frame = useRef<HTMLIFrameElement>(null);
   const [document, setDocument] = useState<Document | null>(null);
   const [sheets, setSheets] = useState<FrameStyles | null>(null);

@@ -3,6 +3,7 @@ import { flushSync } from 'react-dom';
 import { useStable } from '../react/use-stable.ts';
 import { CopyText } from './copy-text.tsx';
 import { notesMarkdown, notesOf, type ComputedNames, type NoteTable } from './notes.ts';
+import { useSheetExtras } from './sheet-extras.ts';
 import type { SpecimenTable } from './specimen.ts';
 
 export interface NotesSectionProps {
@@ -16,6 +17,7 @@ export interface NotesSectionProps {
 
 /** What whoever builds or tests a component has to know of it, read from how it is drawn. */
 export function NotesSection({ table, document, names, round }: NotesSectionProps): ReactNode {
+  const { changes = '' } = useSheetExtras();
   const [isOpen, setOpen] = useState(false);
   const [tables, setTables] = useState<readonly NoteTable[]>([]);
   const details = useRef<HTMLDetailsElement>(null);
@@ -76,7 +78,11 @@ export function NotesSection({ table, document, names, round }: NotesSectionProp
           {names === null && (
             <p>Roles and names are computed by a browser: the command asks one for them where it finds one.</p>
           )}
-          <CopyText label="As Markdown" text={notesMarkdown(table.title, tables)} rows={6} />
+          <CopyText
+            label="As Markdown"
+            text={[notesMarkdown(table.title, tables), changes].filter(Boolean).join('\n')}
+            rows={6}
+          />
         </>
       )}
     </details>

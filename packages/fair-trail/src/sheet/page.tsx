@@ -2,6 +2,8 @@ import { createRoot } from 'react-dom/client';
 import { checkSite } from '../core/site/define.ts';
 import { ProblemList } from './problem-list.tsx';
 import type { SheetData } from './sheet-data.ts';
+import { SheetExtrasContext, type SheetExtras } from './sheet-extras.ts';
+import { iconsOf } from './sheet-icons.tsx';
 import { Sheet } from './sheet.tsx';
 
 declare global {
@@ -17,17 +19,18 @@ const root = createRoot(container);
 const site = data ? checkSite(data.definition).site : null;
 if (data && site) {
   const { icons } = data;
+  const shared = { records: data.records, menus: data.menus, ...(icons !== null && { icon: iconsOf(icons) }) };
   root.render(
-    <Sheet
-      site={site}
-      records={data.records}
-      menus={data.menus}
-      themes={data.themes}
-      styles={data.styles}
-      problems={data.problems}
-      names={data.names}
-      {...(icons !== null && { icon: iconsOf(icons) })}
-    />,
+    <SheetExtrasContext.Provider value={extrasOf(data, shared)}>
+      <Sheet
+        {...shared}
+        site={site}
+        themes={data.themes}
+        styles={data.styles}
+        problems={data.problems}
+        names={data.names}
+      />
+    </SheetExtrasContext.Provider>,
   );
 } else {
   root.render(
@@ -41,24 +44,9 @@ if (data && site) {
   );
 }
 
-/** Draws the symbols of a sprite. Each drawing is a copy, since a frame sees nothing of the document around it. */
-function iconsOf(sprite: string) {
-  const symbols = new DOMParser().parseFromString(sprite, 'image/svg+xml').querySelectorAll('symbol[id]');
-  const known = new Map([...symbols].map((symbol) => [symbol.id, symbol]));
-  return function Icon(name: string) {
-    const symbol = known.get(name);
-    if (!symbol) return null;
-    return (
-      <svg
-        className="ft-sheet-icon"
-        viewBox={symbol.getAttribute('viewBox') ?? '0 0 24 24'}
-        aria-hidden="true"
-        ref={(element) => {
-          element?.replaceChildren(
-            ...[...symbol.childNodes].map((node) => element.ownerDocument.importNode(node, true)),
-          );
-        }}
-      />
-    );
-  };
+function extrasOf({ compared }: SheetData, shared: object): SheetExtras {
+  const before = compared ? checkSite(compared.definition).site : null;
+  if (!compared || !before) return {};
+  const { themes, styles, names, changes } = compared;
+  return { compared: { source: { ...shared, site: before, themes, styles }, names, changes } };
 }

@@ -13,7 +13,7 @@ import { SheetTrail } from './surroundings.tsx';
 const mostPages = 24;
 
 /** Every page of the bar's menu with the bar as it is there, so that a wrong mark or none is seen at a glance. */
-export function PagesTable(): ReactNode {
+export function PagesTable({ onReady }: { readonly onReady?: (document: Document) => void }): ReactNode {
   const sheet = useSheet();
   const { site, menus, itemsOf, audience, records, badges, position } = sheet;
   const { language } = position;
@@ -36,7 +36,7 @@ export function PagesTable(): ReactNode {
           {rows.length} of {pages.of} pages are shown.
         </p>
       )}
-      <Frame title="Pages side by side" name="pages">
+      <Frame title="Pages side by side" name="pages" {...(onReady && { onReady })}>
         <ol className="ft-sheet-pages">
           {rows.map(({ href, label, marks }) => (
             <li key={href} data-ft-page={href}>

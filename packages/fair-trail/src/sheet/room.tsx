@@ -10,6 +10,7 @@ import { Frame } from './frame.tsx';
 import { measureShares, type Row } from './measure-shares.ts';
 import { editedSite, roomPatch, type RoomEdit, type RoomEdits } from './room-edits.ts';
 import { useSheet } from './sheet-context.ts';
+import { useSheetExtras } from './sheet-extras.ts';
 import { SheetTrail } from './surroundings.tsx';
 import { drawnSize, WidthHandle } from './whole-page.tsx';
 
@@ -48,8 +49,14 @@ export function Room(): ReactNode {
     },
     [measure],
   );
-  const change = (entry: Entry, edit: RoomEdit) =>
-    setEdits(new Map(edits).set(entry.id, { ...edits.get(entry.id), ...edit }));
+  const { room: editor } = useSheetExtras();
+  const change = (entry: Entry, edit: RoomEdit) => {
+    if (editor) editor.change(entry.id, edit);
+    else setEdits(new Map(edits).set(entry.id, { ...edits.get(entry.id), ...edit }));
+  };
+  // What is written into the file is shown as it is written there, also after an undo.
+  const written = (entry: Entry, field: 'flex' | 'priority', known: string | number) =>
+    editor ? { value: editor.valueOf(entry.id, field) } : { defaultValue: known };
   const longest = Math.max(1, ...(row?.shares.flatMap(({ apportioned, measured }) => [apportioned, measured]) ?? []));
   return (
     <>
@@ -111,11 +118,11 @@ export function Room(): ReactNode {
                     {entry && (
                       <input
                         aria-label={`flex of ${label}`}
-                        defaultValue={entry.flex ?? ''}
+                        {...written(entry, 'flex', entry.flex ?? '')}
                         placeholder="initial"
                         size={8}
                         spellCheck={false}
-                        onChange={({ target }) => change(entry, { flex: target.value.trim() || null })}
+                        onChange={({ target }) => change(entry, { flex: target.value === '' ? null : target.value })}
                       />
                     )}
                   </td>
@@ -124,7 +131,7 @@ export function Room(): ReactNode {
                       <input
                         aria-label={`priority of ${label}`}
                         type="number"
-                        defaultValue={entry.priority}
+                        {...written(entry, 'priority', entry.priority)}
                         onChange={({ target }) => change(entry, { priority: priorityOf(target.value) })}
                       />
                     )}

@@ -16,4 +16,16 @@ export interface SheetData {
   readonly names: ComputedNames | null;
   /** An SVG sprite, whose symbols have the names of icons; null for none. */
   readonly icons: string | null;
+  /** Another version of the files, to compare with; null for none. */
+  readonly compared: ComparedData | null;
+}
+
+/** An older version of the files. */
+export interface ComparedData {
+  readonly definition: unknown;
+  readonly themes: readonly string[];
+  readonly styles: readonly string[];
+  /** What the versions are called. */
+  readonly names: readonly [before: string, after: string];
+  readonly changes: readonly string[];
 }

@@ -9,31 +9,38 @@ import { SkipLink } from '../react/skip-link.tsx';
 import { limits, withinLimits, type Conditions } from './conditions.ts';
 import { Frame } from './frame.tsx';
 import { useSheet } from './sheet-context.ts';
+import { useSheetExtras, type PageOptions } from './sheet-extras.ts';
+
+const noOptions: PageOptions = {};
 
 /** As high as a low window. */
 const height = 480;
 
 export interface WholePageProps {
   /** Told whether the bar's menu stands behind its toggle. */
-  readonly onForm: (narrow: boolean) => void;
+  readonly onForm?: (narrow: boolean) => void;
+  readonly onReady?: (document: Document) => void;
 }
 
 /** The components together, at work: what is followed in them changes the address of the whole sheet. */
-export function WholePage({ onForm }: WholePageProps): ReactNode {
+export function WholePage({ onForm, onReady }: WholePageProps): ReactNode {
   const sheet = useSheet();
+  const { options = noOptions } = useSheetExtras();
+  const { bar, sidebar, breadcrumbs } = options;
   const { site, url, position, conditions, menus, icon, brand, end, annex, wording } = sheet;
   const { records } = sheet;
   const title = position.entry ? labelOf(site, position.entry, { ...position, records }) : wording.notFound;
   const look = (document: Document) => {
     const toggle = document.querySelector('.ft-bar .ft-toggle');
-    if (toggle) onForm(document.defaultView?.getComputedStyle(toggle).display !== 'none');
+    onReady?.(document);
+    if (toggle) onForm?.(document.defaultView?.getComputedStyle(toggle).display !== 'none');
   };
   return (
     <div className="ft-sheet-drawn" style={drawnSize(conditions)}>
       <Frame title="The whole page" name="whole-page" height={height} onReady={look}>
         <SkipLink />
         <Layout
-          bar={<Navbar menu={menus.bar} brand={brand} end={end} {...(icon && { icon })} />}
+          bar={<Navbar menu={menus.bar} brand={brand} end={end} {...(icon && { icon })} {...bar} />}
           sidebar={
             <Sidebar
               menu={menus.sidebar}
@@ -43,11 +50,12 @@ export function WholePage({ onForm }: WholePageProps): ReactNode {
               annex={annex}
               label={menus.sidebar === menus.bar ? wording.sidebar : labelOfMenu(menus.sidebar)}
               {...(icon && { icon })}
+              {...sidebar}
             />
           }
           footer={<FooterNav menu={menus.footer} {...(icon && { icon })} />}
         >
-          <Breadcrumbs className="ft-sheet-page" siblings {...(icon && { icon })} />
+          <Breadcrumbs className="ft-sheet-page" siblings {...(icon && { icon })} {...breadcrumbs} />
           <main id="main" tabIndex={-1} className="ft-sheet-page">
             <h1>{title}</h1>
             <p>

@@ -1,6 +1,8 @@
 import { readHex, writeHex, type Color } from './color.ts';
 import { colorNames, type ColorName, type Palette } from './palette.ts';
 import type { Theme } from './derive-theme.ts';
+import { measureCss, measureExamples, typesOfGroup, type MeasureGroup, type MeasureType } from './measures.ts';
+import { followReference, type TokenGroup } from './token-references.ts';
 
 /** What is wrong in a design-tokens file, and where. */
 export interface TokenProblem {
@@ -12,7 +14,7 @@ export interface TokenProblem {
 /** The themes of a design-tokens file, by name; the usual one is `default`. */
 export interface TokenThemes {
   readonly themes: Readonly<Record<string, Theme>>;
-  /** Sizes and times, as custom properties without `--ft-`. */
+  /** All that is no color, as custom properties without `--ft-`. */
   readonly measures: Readonly<Record<string, string>>;
   readonly problems: readonly TokenProblem[];
 }
@@ -20,9 +22,10 @@ export interface TokenThemes {
 const schemes = ['light', 'dark'] as const;
 
 /**
- * Reads a file in the format of the Design Tokens Community Group: the group `color` holds a group for each theme, each
- * with `light` and `dark`; the groups `size` and `time` hold dimensions and durations. A color may be written as the
- * format's object or, as in its earlier drafts, as a hex text. A theme without a color takes it from `base`.
+ * Reads a file in the format of the Design Tokens Community TokenGroup: the group `color` holds a group for each theme, each
+ * with `light` and `dark`; the groups `type`, `space`, `size`, `shape`, `time` and `easing` hold what is no color. A color may be
+ * written as the format's object or, as in its earlier drafts, as a hex text. A value may be a reference to another token, such
+ * as `{brand.green}`. A theme without a color takes it from `base`. Other groups, and tokens of other types, are passed over.
  *
  * @example
  * const { themes, problems } = readTokens(JSON.parse(text), theme);
@@ -37,7 +40,8 @@ export function readTokens(value: unknown, base: Theme): TokenThemes {
   }
   for (const [theme, group] of entriesOf(root['color'])) {
     const palettes = schemes.map((scheme) => {
-      return readPalette(groupOf(groupOf(group)?.[scheme]), base[scheme], `/color/${theme}/${scheme}`, problems);
+      const at = { root, pointer: `/color/${theme}/${scheme}`, problems };
+      return readPalette(groupOf(groupOf(group)?.[scheme]), base[scheme], at);
     });
     const [light = base.light, dark = base.dark] = palettes;
     themes[theme] = { light, dark };
@@ -45,17 +49,13 @@ export function readTokens(value: unknown, base: Theme): TokenThemes {
       problems.push({ pointer: `/color/${theme}`, message: 'A theme’s name is made of a-z, 0-9 and "-". Rename it.' });
     }
   }
-  const measures = Object.fromEntries([
-    ...readMeasures(root, 'size', problems),
-    ...readMeasures(root, 'time', problems),
-  ]);
+  const groups = Object.keys(typesOfGroup) as readonly MeasureGroup[];
+  const measures = Object.fromEntries(groups.flatMap((group) => readMeasures(root, group, problems)));
   return { themes, measures, problems };
 }
 
-type Group = Readonly<Record<string, unknown>>;
-
-function groupOf(value: unknown): Group | null {
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Group) : null;
+function groupOf(value: unknown): TokenGroup | null {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as TokenGroup) : null;
 }
 
 /** The tokens and groups within a group; what begins with "$" is about the group itself. */
@@ -63,7 +63,13 @@ function entriesOf(value: unknown): readonly (readonly [string, unknown])[] {
   return Object.entries(groupOf(value) ?? {}).filter(([name]) => !name.startsWith('$'));
 }
 
-function readPalette(group: Group | null, base: Palette, pointer: string, problems: TokenProblem[]): Palette {
+interface PalettePlace {
+  readonly root: TokenGroup;
+  readonly pointer: string;
+  readonly problems: TokenProblem[];
+}
+
+function readPalette(group: TokenGroup | null, base: Palette, { root, pointer, problems }: PalettePlace): Palette {
   const palette: Record<string, Color> = { ...base };
   for (const [name, token] of entriesOf(group)) {
     const at = `${pointer}/${name}`;
@@ -74,9 +80,13 @@ function readPalette(group: Group | null, base: Palette, pointer: string, proble
       });
       continue;
     }
-    const color = readColor(groupOf(token)?.['$value']);
+    const followed = followReference(root, groupOf(token)?.['$value']);
+    const color = 'value' in followed ? readColor(followed.value) : null;
     if (color) palette[name] = color;
-    else problems.push({ pointer: `${at}/$value`, message: 'This is no opaque sRGB color. Write it as "#rrggbb".' });
+    else {
+      const message = 'message' in followed ? followed.message : 'This is no opaque sRGB color. Write it as "#rrggbb".';
+      problems.push({ pointer: `${at}/$value`, message });
+    }
   }
   return palette as Palette;
 }
@@ -91,16 +101,30 @@ function readColor(value: unknown): Color | null {
   return parts.length === 3 && isPart(red) && isPart(green) && isPart(blue) ? { red, green, blue } : null;
 }
 
-const units: Readonly<Record<'size' | 'time', readonly string[]>> = { size: ['px', 'rem'], time: ['ms', 's'] };
-
-function readMeasures(root: Group, kind: 'size' | 'time', problems: TokenProblem[]): [string, string][] {
-  return entriesOf(root[kind]).flatMap(([name, token]): [string, string][] => {
-    const { value, unit } = groupOf(groupOf(token)?.['$value']) ?? {};
-    if (typeof value === 'number' && Number.isFinite(value) && typeof unit === 'string' && units[kind].includes(unit)) {
-      return [[name, `${value}${unit}`]];
+function readMeasures(root: TokenGroup, group: MeasureGroup, problems: TokenProblem[]): [string, string][] {
+  const types = typesOfGroup[group];
+  const groupType = groupOf(root[group])?.['$type'];
+  return entriesOf(root[group]).flatMap(([name, token]): [string, string][] => {
+    const written = groupOf(token);
+    // A group within a group is of no meaning here, as is a token of a type that other tools read.
+    if (written && !Object.hasOwn(written, '$value')) return [];
+    const type = written?.['$type'] ?? groupType;
+    if (type !== undefined && !types.includes(type as MeasureType)) return [];
+    const pointer = `/${group}/${name}/$value`;
+    const followed = followReference(root, written?.['$value']);
+    if ('message' in followed) {
+      problems.push({ pointer, message: followed.message });
+      return [];
     }
-    const example = kind === 'size' ? '{ "value": 2.75, "unit": "rem" }' : '{ "value": 140, "unit": "ms" }';
-    problems.push({ pointer: `/${kind}/${name}/$value`, message: `This is no ${kind}. Write it as ${example}.` });
+    const asked = type === undefined ? types : [type as MeasureType];
+    const css = asked.map((each) => measureCss(each, followed.value)).find((text) => text !== null);
+    // Its name becomes that of a custom property.
+    if (css !== undefined && /^[a-z][a-z\d-]*$/u.test(name)) return [[name, css]];
+    const message =
+      css === undefined
+        ? `This is no value of a token in "${group}". Write it as ${asked.map((each) => measureExamples[each]).join(' or ')}.`
+        : 'A token’s name is made of a-z, 0-9 and "-". Rename it.';
+    problems.push({ pointer, message });
     return [];
   });
 }
@@ -114,9 +138,8 @@ function readMeasures(root: Group, kind: 'size' | 'time', problems: TokenProblem
 export function tokensCss({ themes, measures }: Pick<TokenThemes, 'themes' | 'measures'>): string {
   const blocks = Object.entries(themes).flatMap(([name, { light, dark }]) => {
     const own = name === 'default' ? '' : `[data-ft-theme='${name}']`;
-    const extra = name === 'default' ? measures : {};
     return [
-      block(own === '' ? [':root', "[data-ft-scheme='light']"] : [own], [...colorLines(light), ...lines(extra)], 2),
+      block(own === '' ? [':root', "[data-ft-scheme='light']"] : [own], colorLines(light), 2),
       [
         '  @media (prefers-color-scheme: dark) {',
         block([`${own === '' ? ':root' : own}:not([data-ft-scheme])`], colorLines(dark), 4),
@@ -125,6 +148,8 @@ export function tokensCss({ themes, measures }: Pick<TokenThemes, 'themes' | 'me
       block([`${own}[data-ft-scheme='dark']`], colorLines(dark), 2),
     ];
   });
+  // Without weight of its own: a density on the same element says other sizes, whichever is loaded last.
+  if (Object.keys(measures).length > 0) blocks.push(block([':where(:root)'], lines(measures), 2));
   return ['@layer fair-trail.tokens {', blocks.join('\n\n'), '}', ''].join('\n');
 }
 

@@ -1,0 +1,118 @@
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
+import { markDifferences, type DifferenceCount } from './differences.ts';
+import { PagesTable } from './pages-table.tsx';
+import { Section } from './sections.tsx';
+import type { ComparedSource } from './sheet-extras.ts';
+import { StateTable } from './state-table.tsx';
+import { SheetProvider, useSheetParts, type SheetParts } from './use-sheet-parts.tsx';
+import { WholePage } from './whole-page.tsx';
+
+export interface ComparisonProps {
+  readonly compared: ComparedSource;
+  /** Of the version that the sheet itself shows. */
+  readonly parts: SheetParts;
+}
+
+/** Two versions of the files side by side: the whole page, each table of states, and all pages. What differs is framed. */
+export function Comparison({ compared, parts }: ComparisonProps): ReactNode {
+  const { source, names, changes } = compared;
+  const { conditions, change } = parts.context;
+  const before = useSheetParts(source, conditions, change);
+  const tables = parts.tables.map((table) => ({
+    table,
+    old: before.tables.find(({ name }) => name === table.name) ?? null,
+  }));
+  return (
+    <Section name="compared" title={`Compare: ${names[0]} and ${names[1]}`}>
+      {changes.length === 0 ? (
+        <p>The files say the same.</p>
+      ) : (
+        <ul className="ft-sheet-changes">
+          {changes.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
+      <Pair name="whole-page" title="The whole page" names={names} before={before} after={parts}>
+        {(_, onReady) => <WholePage onReady={onReady} />}
+      </Pair>
+      {tables.map(({ table, old }) => (
+        <Pair key={table.name} name={table.name} title={table.title} names={names} before={before} after={parts}>
+          {(isBefore, onReady) => {
+            const drawn = isBefore ? old : table;
+            const { slots } = isBefore ? before.context : parts.context;
+            return drawn === null ? (
+              <p>There was none.</p>
+            ) : (
+              <StateTable table={drawn} conditions={conditions} slots={slots} onReady={onReady} />
+            );
+          }}
+        </Pair>
+      ))}
+      <Pair name="pages" title="Pages side by side" names={names} before={before} after={parts}>
+        {(_, onReady) => <PagesTable onReady={onReady} />}
+      </Pair>
+    </Section>
+  );
+}
+
+interface PairProps {
+  readonly name: string;
+  readonly title: string;
+  readonly names: readonly [before: string, after: string];
+  readonly before: SheetParts;
+  readonly after: SheetParts;
+  readonly children: (isBefore: boolean, onReady: (document: Document) => void) => ReactNode;
+}
+
+/** One part of the sheet in both versions. */
+function Pair({ name, title, names, before, after, children }: PairProps): ReactNode {
+  const [count, setCount] = useState<DifferenceCount | null>(null);
+  const documents = useRef<{ before: Document | null; after: Document | null }>({ before: null, after: null });
+  const waiting = useRef(0);
+  const compare = useCallback(() => {
+    cancelAnimationFrame(waiting.current);
+    // Both are drawn and laid out by then.
+    waiting.current = requestAnimationFrame(() => {
+      const { before: one, after: other } = documents.current;
+      if (one?.defaultView && other?.defaultView) setCount(markDifferences(one, other));
+    });
+  }, []);
+  useEffect(() => compare());
+  useEffect(() => () => cancelAnimationFrame(waiting.current), []);
+  const onBefore = useCallback(
+    (document: Document) => {
+      documents.current.before = document;
+      compare();
+    },
+    [compare],
+  );
+  const onAfter = useCallback(
+    (document: Document) => {
+      documents.current.after = document;
+      compare();
+    },
+    [compare],
+  );
+  return (
+    <div className="ft-sheet-pair" data-ft-compared={name} role="group" aria-label={`${title}, compared`}>
+      <h3>{title}</h3>
+      <p data-ft-differing={count?.differing ?? ''}>{count ? said(count) : ''}</p>
+      <div className="ft-sheet-versions">
+        {([true, false] as const).map((isBefore) => (
+          <div key={String(isBefore)} className="ft-sheet-version">
+            <p className="ft-sheet-version-name">{names[isBefore ? 0 : 1]}</p>
+            <SheetProvider parts={isBefore ? before : after} version={names[isBefore ? 0 : 1]}>
+              {children(isBefore, isBefore ? onBefore : onAfter)}
+            </SheetProvider>
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function said({ differing, of }: DifferenceCount): string {
+  if (differing === 0) return `No difference in ${of} ${of === 1 ? 'place' : 'places'}.`;
+  return `${differing} of ${of} ${of === 1 ? 'place differs' : 'places differ'}: ${differing === 1 ? 'it is' : 'they are'} framed.`;
+}
