@@ -148,6 +148,31 @@ await build({
   },
 });
 
+// The page of the workbench: its own script and styles; the sheet's are beside it.
+await build({
+  configFile: false,
+  logLevel: 'warn',
+  root: path.join(root, 'packages/cli'),
+  define: { 'process.env.NODE_ENV': '"production"' },
+  // Its messages are for people: not the codes of the production build.
+  resolve: { conditions: ['development', 'module', 'browser'] },
+  build: {
+    outDir: path.join(root, 'packages/cli/dist/workbench-page'),
+    emptyOutDir: true,
+    lib: {
+      entry: path.join(root, 'packages/cli/src/workbench/page/page.tsx'),
+      formats: ['iife'],
+      name: 'fairTrailWorkbench',
+      fileName: () => 'workbench.js',
+    },
+    rolldownOptions: { onLog },
+  },
+});
+cpSync(
+  path.join(root, 'packages/cli/src/workbench/page/workbench.css'),
+  path.join(root, 'packages/cli/dist/workbench-page/workbench.css'),
+);
+
 // What is put into a page that is driven from outside: scripts that need nothing of the page's own.
 for (const [name, entry, folder] of [
   ['audit', 'audit/page/page-script', 'cli/dist/audit-page'],

@@ -1,4 +1,3 @@
 // For the development server of the library's plugin. It promises nothing: what is here can change in any version.
 
-export { sheetResponse, type SheetResponse } from './serve-sheet.ts';
 export { Workbench, type WorkbenchInput } from '../workbench/server/workbench.ts';

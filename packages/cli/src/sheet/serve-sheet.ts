@@ -75,7 +75,7 @@ async function answer(input: SheetInput, pathname: string, response: ServerRespo
 }
 
 /** What a server sends for a file of a sheet. */
-export interface SheetResponse {
+interface SheetResponse {
   readonly status: number;
   readonly headers: Readonly<Record<string, string>>;
   readonly body: OutputFile['text'];
@@ -86,7 +86,7 @@ export interface SheetResponse {
  *
  * @param name of the file: `index.html`, or what that loads
  */
-export async function sheetResponse(input: SheetInput, name: string): Promise<SheetResponse> {
+async function sheetResponse(input: SheetInput, name: string): Promise<SheetResponse> {
   try {
     const text = await textOf(input, name);
     if (text === undefined) return plain(404, 'Nothing is here.\n');

@@ -75,7 +75,10 @@ function Pair({ name, title, names, before, after, children }: PairProps): React
     // Both are drawn and laid out by then.
     waiting.current = requestAnimationFrame(() => {
       const { before: one, after: other } = documents.current;
-      if (one?.defaultView && other?.defaultView) setCount(markDifferences(one, other));
+      if (!one?.defaultView || !other?.defaultView) return;
+      const found = markDifferences(one, other);
+      // The same figures draw nothing again: after each drawing the two are compared.
+      setCount((last) => (last?.differing === found.differing && last.of === found.of ? last : found));
     });
   }, []);
   useEffect(() => compare());

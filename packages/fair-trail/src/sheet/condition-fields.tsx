@@ -111,6 +111,29 @@ export function ConditionFields({ conditions, options, onChange, onReset }: Cond
   );
 }
 
+export interface FoldedConditionsProps {
+  readonly conditions: Conditions;
+  readonly children: ReactNode;
+}
+
+/** The form behind one line that says what it holds. */
+export function FoldedConditions({ conditions, children }: FoldedConditionsProps): ReactNode {
+  const { width, text, direction, scheme, density } = conditions;
+  const said = [
+    `${width} px`,
+    `text ${text} %`,
+    ...(direction === 'auto' ? [] : [words[direction] ?? direction]),
+    ...(scheme === 'system' ? [] : [scheme]),
+    ...(density === 'usual' ? [] : [density]),
+  ];
+  return (
+    <details className="ft-sheet-folded">
+      <summary>Conditions: {said.join(', ')}</summary>
+      {children}
+    </details>
+  );
+}
+
 interface NumberFieldProps {
   readonly label: string;
   readonly unit: string;

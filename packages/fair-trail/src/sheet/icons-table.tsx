@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { Entry } from '../core/site/entry.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { everyEntry } from '../core/site/site.ts';
@@ -12,7 +12,7 @@ interface IconUse {
 }
 
 /** Every icon of the site, at rest and current, and what has none where others have. */
-export function IconsTable(): ReactNode {
+export const IconsTable = memo(function IconsTable(): ReactNode {
   const { site, icon, menus, itemsOf } = useSheet();
   const entries = [...everyEntry(site.entries)];
   const uses = new Map<string, IconUse>();
@@ -83,7 +83,7 @@ export function IconsTable(): ReactNode {
       </Frame>
     </>
   );
-}
+});
 
 /** The labels of items that have none in a list where others have: there, a gap or a ragged edge is seen. */
 function withoutIcon(items: readonly MenuItem[]): readonly string[] {

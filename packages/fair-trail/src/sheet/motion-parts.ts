@@ -65,7 +65,13 @@ function barParts({ barItems, wording, icons, site }: MotionSource): readonly Mo
     find: '.ft-panel',
     control: '.ft-bar .ft-panel-trigger',
   };
-  return [panel, menu];
+  const content: MovingPart = {
+    ...panel,
+    name: 'content',
+    title: 'The content of a panel, after its frame',
+    find: '.ft-panel-content',
+  };
+  return [panel, content, menu];
 }
 
 const nothing: ReadonlySet<string> = new Set();

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
 import { itemKey } from '../core/view/menu-view.ts';
 import { isSeen } from '../dom/focus.ts';
 import { Navbar } from '../react/navbar.tsx';
@@ -22,7 +22,7 @@ interface Timeline {
 }
 
 /** How each part opens and closes, as the browser would do it now, and a page to see it on. */
-export function Motion(): ReactNode {
+export const Motion = memo(function Motion(): ReactNode {
   const sheet = useSheet();
   const { menus, itemsOf, wording, icon, site, annex, slots, conditions } = sheet;
   const barItems = itemsOf(menus.bar);
@@ -165,7 +165,7 @@ export function Motion(): ReactNode {
       </div>
     </>
   );
-}
+});
 
 /** Between opening and closing, in milliseconds at full speed: long enough to see that it is open. */
 const pause = 500;

@@ -1,4 +1,4 @@
-import { useMemo, type ReactNode } from 'react';
+import { memo, type ReactNode, useMemo } from 'react';
 import { locate } from '../core/site/locate.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import { menuItems } from '../core/site/menus.ts';
@@ -13,7 +13,11 @@ import { SheetTrail } from './surroundings.tsx';
 const mostPages = 24;
 
 /** Every page of the bar's menu with the bar as it is there, so that a wrong mark or none is seen at a glance. */
-export function PagesTable({ onReady }: { readonly onReady?: (document: Document) => void }): ReactNode {
+export const PagesTable = memo(function PagesTable({
+  onReady,
+}: {
+  readonly onReady?: (document: Document) => void;
+}): ReactNode {
   const sheet = useSheet();
   const { site, menus, itemsOf, audience, records, badges, position } = sheet;
   const { language } = position;
@@ -65,7 +69,7 @@ export function PagesTable({ onReady }: { readonly onReady?: (document: Document
       </Frame>
     </>
   );
-}
+});
 
 /** A strip is a picture: a sheet of them must not be a hundred stops for the keyboard. */
 function makeInert(element: HTMLElement | null): void {

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import { memo, type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
 import { flexStyles } from '../core/output/flex-styles.ts';
 import type { Entry } from '../core/site/entry.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
@@ -17,7 +17,7 @@ import { drawnSize, WidthHandle } from './whole-page.tsx';
 const noEdits: RoomEdits = new Map();
 
 /** A row of the bar whose shares can be tried out: as the arithmetic has them, and as the browser does, side by side. */
-export function Room(): ReactNode {
+export const Room = memo(function Room(): ReactNode {
   const sheet = useSheet();
   const { site, menus, conditions, audience, records, badges, position, icon, brand, end } = sheet;
   const [edits, setEdits] = useState(noEdits);
@@ -150,7 +150,7 @@ export function Room(): ReactNode {
       )}
     </>
   );
-}
+});
 
 function keyInRow(item: MenuItem): string {
   return item.items.length > 0 ? itemKey(item) : (item.href ?? '');

@@ -1,4 +1,4 @@
-import { useCallback, useState, type ReactNode } from 'react';
+import { memo, type ReactNode, useCallback, useState } from 'react';
 import type { Conditions } from './conditions.ts';
 import type { ComputedNames } from './notes.ts';
 import { NotesSection } from './notes-section.tsx';
@@ -15,7 +15,7 @@ interface DrawnTableProps {
 }
 
 /** A table with its notes. */
-export function DrawnTable({ table, slots, names, conditions }: DrawnTableProps): ReactNode {
+export const DrawnTable = memo(function DrawnTable({ table, slots, names, conditions }: DrawnTableProps): ReactNode {
   const [drawn, setDrawn] = useState<{ readonly document: Document; readonly round: number } | null>(null);
   const look = useCallback(
     (document: Document) => setDrawn((last) => ({ document, round: (last?.round ?? 0) + 1 })),
@@ -33,7 +33,7 @@ export function DrawnTable({ table, slots, names, conditions }: DrawnTableProps)
       {drawn && <NotesSection table={table} document={drawn.document} names={names} round={drawn.round} />}
     </Section>
   );
-}
+});
 
 interface SectionProps {
   readonly name: string;

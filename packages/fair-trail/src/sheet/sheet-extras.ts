@@ -27,6 +27,10 @@ export interface SheetExtras {
   /** Takes the edits of the room, in place of a patch. */
   readonly room?: RoomEditor;
   readonly compared?: ComparedSource;
+  /** Whether the head of the sheet is small and its conditions are folded away: what is looked at is the page. Default: false. */
+  readonly isCompact?: boolean;
+  /** Whether the whole page is drawn in both color schemes, side by side. Default: false. */
+  readonly hasSchemes?: boolean;
 }
 
 /** The options of the components on the whole page of a sheet. */

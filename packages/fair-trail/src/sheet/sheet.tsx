@@ -3,8 +3,9 @@ import type { Badges } from '../core/site/menus.ts';
 import type { SiteRecords } from '../core/site/records.ts';
 import type { DefinedSite } from '../core/site/site.ts';
 import type { Wording } from '../core/wording.ts';
+import { BothSchemes } from './both-schemes.tsx';
 import { Comparison } from './comparison.tsx';
-import { ConditionFields } from './condition-fields.tsx';
+import { ConditionFields, FoldedConditions } from './condition-fields.tsx';
 import { usualConditions, type Conditions } from './conditions.ts';
 import { IconsTable } from './icons-table.tsx';
 import { Motion } from './motion.tsx';
@@ -71,7 +72,15 @@ export function Sheet(props: SheetProps): ReactNode {
   const [conditions, change] = useConditions(props.initialConditions, props.onConditions);
   const parts = useSheetParts(props, conditions, change);
   const { tables, options, shown, of, context } = parts;
-  const { compared } = useSheetExtras();
+  const { compared, isCompact = false, hasSchemes = false } = useSheetExtras();
+  const fields = (
+    <ConditionFields
+      conditions={conditions}
+      options={options}
+      onChange={change}
+      onReset={() => change(usualConditions)}
+    />
+  );
   return (
     <SheetProvider parts={parts}>
       <div
@@ -81,18 +90,15 @@ export function Sheet(props: SheetProps): ReactNode {
       >
         <header className="ft-sheet-head">
           <h1>{context.site.name}: state sheet</h1>
-          <p>
-            Every part of the navigation in every state, drawn by the components themselves. Links in the page preview
-            change the sheet’s address.
-          </p>
+          {!isCompact && (
+            <p>
+              Every part of the navigation in every state, drawn by the components themselves. Links in the page preview
+              change the sheet’s address.
+            </p>
+          )}
           <Contents tables={tables} own={own} />
         </header>
-        <ConditionFields
-          conditions={conditions}
-          options={options}
-          onChange={change}
-          onReset={() => change(usualConditions)}
-        />
+        {isCompact ? <FoldedConditions conditions={conditions}>{fields}</FoldedConditions> : fields}
         <main className="ft-sheet-body">
           {shown < of && (
             <p className="ft-sheet-sampled">
@@ -103,7 +109,7 @@ export function Sheet(props: SheetProps): ReactNode {
           <ProblemList problems={problems} />
           {compared && <Comparison compared={compared} parts={parts} />}
           <Section name="whole-page" title="The whole page">
-            <WholePage onForm={parts.setMeasured} />
+            {hasSchemes ? <BothSchemes parts={parts} /> : <WholePage onForm={parts.setMeasured} />}
           </Section>
           {tables.map((table) => (
             <DrawnTable key={table.name} table={table} slots={context.slots} names={names} conditions={conditions} />

@@ -31,9 +31,21 @@ export function transitsOf(values: TransitionValues): readonly Transit[] {
       property,
       delay: milliseconds(at(delays, index)),
       duration: milliseconds(at(durations, index)),
-      easing: at(easings, index),
+      easing: easingName(at(easings, index)),
     }))
     .filter(({ delay, duration }) => delay + duration > 0);
+}
+
+/** The curves that CSS has names for (CSS Easing 2, section 2.2.1), as browsers compute them. */
+const curveNames: Readonly<Record<string, string>> = {
+  'cubic-bezier(0.25, 0.1, 0.25, 1)': 'ease',
+  'cubic-bezier(0.42, 0, 1, 1)': 'ease-in',
+  'cubic-bezier(0, 0, 0.58, 1)': 'ease-out',
+  'cubic-bezier(0.42, 0, 0.58, 1)': 'ease-in-out',
+};
+
+function easingName(easing: string): string {
+  return curveNames[easing] ?? easing;
 }
 
 /** The same values of an animation by keyframes, which moves under its name (CSS Animations 1, section 3). */

@@ -15,6 +15,7 @@ import { SheetSurroundings, type SheetContext } from './sheet-context.ts';
 import { menusOf } from './sheet-menus.ts';
 import { directionOf, optionsOf, placeIn, usualAnnex } from './sheet-place.ts';
 import type { SheetProps } from './sheet.tsx';
+import { shareTables } from './share-tables.ts';
 import type { SpecimenTable } from './specimen.ts';
 import { stateTables } from './state-tables.ts';
 import { SheetTrail } from './surroundings.tsx';
@@ -103,7 +104,7 @@ export function useSheetParts(
   );
   const hasIcons = icon !== undefined;
   const hasBrand = isFilled(brand);
-  const tables = useMemo(
+  const fresh = useMemo(
     () =>
       stateTables(
         { site, wording, icons: hasIcons, brand: hasBrand, narrow: isNarrow },
@@ -117,6 +118,7 @@ export function useSheetParts(
       ),
     [site, wording, hasIcons, hasBrand, isNarrow, itemsOf, menus, annex, position, audience, records, badges, language],
   );
+  const tables = useSharedTables(fresh);
 
   const context = useSame<SheetContext>({
     site,
@@ -141,6 +143,14 @@ export function useSheetParts(
   const frames = useSame<FrameSurroundings>({ conditions, styles, language, direction, onFollow: follow });
   const options = useMemo(() => optionsOf(site, themes, itemsOf, menus), [site, themes, itemsOf, menus]);
   return { context, frames, tables, options, shown, of, setMeasured };
+}
+
+function useSharedTables(fresh: readonly SpecimenTable[]): readonly SpecimenTable[] {
+  const [kept, setKept] = useState({ fresh, shared: fresh });
+  if (kept.fresh === fresh) return kept.shared;
+  const shared = shareTables(kept.shared, fresh);
+  setKept({ fresh, shared });
+  return shared;
 }
 
 export interface SheetProviderProps {

@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, type ReactNode, useRef } from 'react';
 import { labelOf } from '../core/site/labels.ts';
 import { Breadcrumbs } from '../react/breadcrumbs.tsx';
 import { FooterNav } from '../react/footer-nav.tsx';
@@ -23,7 +23,7 @@ export interface WholePageProps {
 }
 
 /** The components together, at work: what is followed in them changes the address of the whole sheet. */
-export function WholePage({ onForm, onReady }: WholePageProps): ReactNode {
+export const WholePage = memo(function WholePage({ onForm, onReady }: WholePageProps): ReactNode {
   const sheet = useSheet();
   const { options = noOptions } = useSheetExtras();
   const { bar, sidebar, breadcrumbs } = options;
@@ -67,7 +67,7 @@ export function WholePage({ onForm, onReady }: WholePageProps): ReactNode {
       <WidthHandle />
     </div>
   );
-}
+});
 
 function labelOfMenu(name: string): string {
   return name.charAt(0).toUpperCase() + name.slice(1);

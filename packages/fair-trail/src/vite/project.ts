@@ -6,7 +6,16 @@ import { flexStyles } from '../core/output/flex-styles.ts';
 import { declarationsPath, siteDeclarations } from '../core/output/site-declarations.ts';
 import type { DefinedSite } from '../core/site/site.ts';
 import type { FairTrailOptions } from './options.ts';
-import { findSiteFiles, libraryFile, readSite, readTheme, type FileProblem, type ReadFile } from './read-files.ts';
+import {
+  contentOf,
+  findSiteFiles,
+  libraryFile,
+  readSite,
+  readTheme,
+  type FileProblem,
+  type FileToRead,
+  type ReadFile,
+} from './read-files.ts';
 
 /** What the plugin needs of Vite's configuration. */
 export interface ProjectSettings {
@@ -35,6 +44,8 @@ export class Project {
   readonly #sites = new Map<string, FollowedFile<DefinedSite>>();
   #tokens: FollowedFile<TokenThemes> | null = null;
   #siteFile: string | null = null;
+  /** What is edited and not saved yet, by the files' paths. */
+  readonly #drafts = new Map<string, string>();
 
   constructor(settings: ProjectSettings) {
     this.settings = settings;
@@ -68,13 +79,14 @@ export class Project {
   /** Reads a site file again, and writes its declarations. */
   readSite(file: string): FollowedFile<DefinedSite> {
     const { base, options } = this.settings;
-    const read = readSite(file, this.shown(file), {
+    const read = readSite(this.#toRead(file), {
       base: base.startsWith('/') ? base : '/',
       caseSensitive: options.caseSensitive ?? true,
     });
     const followed = follow(read, this.#sites.get(file));
     this.#sites.set(file, followed);
-    if (read.value) this.#writeTypes(file, read.value);
+    // What is not saved may never be.
+    if (read.value && !this.#drafts.has(file)) this.#writeTypes(file, read.value);
     return followed;
   }
 
@@ -86,7 +98,28 @@ export class Project {
   readTokens(): FollowedFile<TokenThemes> | null {
     const file = this.tokensFile;
     if (file === null) return null;
-    return (this.#tokens = follow(readTheme(file, this.shown(file)), this.#tokens ?? undefined));
+    return (this.#tokens = follow(readTheme(this.#toRead(file)), this.#tokens ?? undefined));
+  }
+
+  /**
+   * Has a text stand for the content of a file, until it is null again.
+   *
+   * @returns whether that changes anything
+   */
+  setDraft(file: string, text: string | null): boolean {
+    if ((this.#drafts.get(file) ?? null) === text) return false;
+    if (text === null) this.#drafts.delete(file);
+    else this.#drafts.set(file, text);
+    return true;
+  }
+
+  /** The text of a file, as it is read now; null if it cannot be. */
+  contentOf(file: string): string | null {
+    return this.#drafts.get(file) ?? contentOf(file);
+  }
+
+  #toRead(file: string): FileToRead {
+    return { path: file, shown: this.shown(file), draft: this.#drafts.get(file) ?? null };
   }
 
   isSiteFile(file: string): boolean {

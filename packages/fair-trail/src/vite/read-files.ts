@@ -34,18 +34,28 @@ interface ReadText {
 
 const start: TextPlace = { line: 1, column: 1 };
 
+/** A file to read. */
+export interface FileToRead {
+  readonly path: string;
+  /** Its path as problems name it. */
+  readonly shown: string;
+  /** What stands for its content, while somebody edits it; null for the file itself. */
+  readonly draft: string | null;
+}
+
 /** The JSON of a file, or why there is none. */
-function readJson(
-  file: string,
-  shown: string,
-): ReadText | { readonly problem: FileProblem; readonly text: string | null } {
+function readJson({
+  path: file,
+  shown,
+  draft,
+}: FileToRead): ReadText | { readonly problem: FileProblem; readonly text: string | null } {
   const failed = (code: string, place: TextPlace, message: string, remedy: string): FileProblem => ({
     ...{ file: shown, code, isFatal: true, message, remedy },
     ...place,
   });
   let text: string | null = null;
   try {
-    text = readFileSync(file, 'utf8');
+    text = draft ?? readFileSync(file, 'utf8');
     // A byte order mark is no part of the text.
     const json = text.replace(/^\uFEFF/u, '');
     return { text, value: JSON.parse(json), placeOf: placesIn(json) };
@@ -82,13 +92,10 @@ export function contentOf(file: string): string | null {
   }
 }
 
-/**
- * Reads and checks a site file.
- *
- * @param shown its path as problems name it
- */
-export function readSite(file: string, shown: string, options: SiteOptions): ReadFile<DefinedSite> {
-  const read = readJson(file, shown);
+/** Reads and checks a site file. */
+export function readSite(file: FileToRead, options: SiteOptions): ReadFile<DefinedSite> {
+  const { shown } = file;
+  const read = readJson(file);
   if ('problem' in read) return { value: null, problems: [read.problem], text: read.text };
   const { site, problems } = checkSite(read.value, options);
   return {
@@ -102,8 +109,9 @@ export function readSite(file: string, shown: string, options: SiteOptions): Rea
 }
 
 /** Reads a file of design tokens. What it does not say is as in the library's own theme. */
-export function readTheme(file: string, shown: string): ReadFile<TokenThemes> {
-  const read = readJson(file, shown);
+export function readTheme(file: FileToRead): ReadFile<TokenThemes> {
+  const { shown } = file;
+  const read = readJson(file);
   if ('problem' in read) return { value: null, problems: [read.problem], text: read.text };
   const own = readTokens(JSON.parse(readFileSync(libraryFile('tokens.json'), 'utf8')), {} as Theme);
   const tokens = readTokens(read.value, own.themes['default'] ?? ({} as Theme));

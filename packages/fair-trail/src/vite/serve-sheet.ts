@@ -1,84 +1,95 @@
 import path from 'node:path';
-import type { ServerResponse } from 'node:http';
-import type { ViteDevServer } from 'vite';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { normalizePath, type ViteDevServer } from 'vite';
+import { checkSite } from '../core/site/define.ts';
 import type { PluginContext } from './site-plugin.ts';
 
-/** What the package of the command offers. It is not needed for anything else, so it need not be installed. */
-interface SheetServer {
-  readonly sheetResponse: (
-    input: Readonly<Record<string, unknown>>,
-    name: string,
-  ) => Promise<{
-    readonly status: number;
-    readonly headers: Readonly<Record<string, string>>;
-    readonly body: string | Uint8Array;
-  }>;
+/** The texts of the files as they are edited; null for one that is as it is saved. */
+interface DraftTexts {
+  readonly site: string | null;
+  readonly tokens: string | null;
 }
 
-/** Serves the state sheet of the project's site file, which loads again when a file of the project changes. */
-export function serveSheet({ middlewares, watcher }: ViteDevServer, { config, project, options }: PluginContext): void {
+/** A session in which the files are edited. */
+interface WorkbenchServer {
+  readonly respond: (request: IncomingMessage, name: string, response: ServerResponse) => Promise<void>;
+  readonly close: () => void;
+}
+
+/** What the package of the command offers. It is not needed for anything else, so it need not be installed. */
+interface SheetPackage {
+  readonly Workbench: new (input: Readonly<Record<string, unknown>>) => WorkbenchServer;
+}
+
+/** Serves the state sheet of the project's site file, as a workbench: what is edited there shows in the running app too. */
+export function serveSheet(server: ViteDevServer, context: PluginContext): void {
+  const { config, project, options } = context;
   // Plugins see a request before Vite takes the base path away.
   const folder = `${config.base}@fair-trail/sheet`;
-  const open = new Set<ServerResponse>();
-  const absolute = (file: string) => path.resolve(config.root, file);
-  const { records, icons } = options.sheet ?? {};
-  const followed = [project.siteFile, project.tokensFile, records && absolute(records), icons && absolute(icons)];
-  watcher.on('all', (_, file) => {
-    if (!followed.some((each) => each && path.resolve(each) === path.resolve(file))) return;
-    for (const response of open) response.write('data: changed\n\n');
-  });
+  let workbench: Promise<WorkbenchServer> | null = null;
 
-  middlewares.use(folder, (request, response) => {
+  server.middlewares.use(folder, (request, response) => {
     const [name = ''] = (request.url ?? '/').slice(1).split('?');
     if (request.originalUrl?.split('?')[0]?.endsWith('/sheet')) {
       // What the page loads is beside it.
       response.writeHead(302, { Location: `${folder}/` }).end();
       return;
     }
-    if (name === 'changes') {
-      response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store' });
-      response.write('\n');
-      open.add(response);
-      response.on('close', () => open.delete(response));
-      return;
-    }
-    if (name === 'live.js') {
-      response.writeHead(200, { 'Content-Type': 'text/javascript' });
-      response.end("new EventSource('changes').addEventListener('message', () => location.reload());\n");
-      return;
-    }
-    answer(name).then(
-      ({ status, headers, body }) => response.writeHead(status, headers).end(body),
-      (error: unknown) => {
+    workbench ??= openWorkbench();
+    workbench
+      .then((opened) => opened.respond(request, name, response))
+      .catch((error: unknown) => {
+        workbench = null;
         const reason = error instanceof Error ? error.message : String(error);
-        response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' }).end(`${reason}\n`);
-      },
+        if (!response.headersSent) response.writeHead(500, { 'Content-Type': 'text/plain; charset=utf-8' });
+        response.end(`${reason}\n`);
+      });
+  });
+  server.httpServer?.once('close', () => {
+    void workbench?.then(
+      (opened) => opened.close(),
+      () => undefined,
     );
   });
 
-  async function answer(name: string): ReturnType<SheetServer['sheetResponse']> {
-    const server = await loadServer();
-    const input = {
-      file: project.siteFile,
+  async function openWorkbench(): Promise<WorkbenchServer> {
+    const { records, icons } = options.sheet ?? {};
+    const { Workbench } = await loadPackage();
+    const shown = (file: string) => path.relative(process.cwd(), path.resolve(config.root, file));
+    return new Workbench({
+      file: shown(project.siteFile),
       menus: {},
-      ...(project.tokensFile !== null && { theme: project.tokensFile }),
-      ...(records !== undefined && { records: absolute(records) }),
-      ...(icons !== undefined && { icons: absolute(icons) }),
-    };
-    const { status, headers, body } = await server.sheetResponse(input, name || 'index.html');
-    if (name !== '' && name !== 'index.html') return { status, headers, body };
-    const policy = `${headers['Content-Security-Policy'] ?? ''}; connect-src 'self'`;
-    const page = String(body)
-      .replace(/<meta http-equiv="Content-Security-Policy"[^>]*>/u, '')
-      .replace('</head>', '<script src="live.js" defer></script>\n  </head>');
-    return { status, headers: { ...headers, 'Content-Security-Policy': policy }, body: page };
+      ...(project.tokensFile !== null && { theme: shown(project.tokensFile) }),
+      ...(records !== undefined && { records: shown(records) }),
+      ...(icons !== undefined && { icons: shown(icons) }),
+      showDraft: (texts: DraftTexts | null) => showDraft(texts),
+    });
+  }
+
+  /** Shows in the running app what is not saved yet. What is wrong with it for a moment leaves the app as it is. */
+  function showDraft(texts: DraftTexts | null): void {
+    const site = texts?.site ?? null;
+    if (site === null || isSite(site)) change(project.siteFile, site);
+    if (project.tokensFile !== null) change(project.tokensFile, texts?.tokens ?? null);
+  }
+
+  function change(file: string, text: string | null): void {
+    if (project.setDraft(file, text)) server.watcher.emit('change', normalizePath(file));
   }
 }
 
-async function loadServer(): Promise<SheetServer> {
+function isSite(text: string): boolean {
+  try {
+    return checkSite(JSON.parse(text)).site !== null;
+  } catch {
+    return false;
+  }
+}
+
+async function loadPackage(): Promise<SheetPackage> {
   const name = '@fair-trail/cli/internal/sheet';
   try {
-    return (await import(/* @vite-ignore */ name)) as SheetServer;
+    return (await import(/* @vite-ignore */ name)) as SheetPackage;
   } catch {
     throw new Error('The state sheet needs the command. Install it: npm install --save-dev @fair-trail/cli');
   }

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import type { Plugin, ViteDevServer } from 'vite';
 import { everyEntry, type DefinedSite } from '../core/site/site.ts';
-import { contentOf, problemText } from './read-files.ts';
+import { problemText } from './read-files.ts';
 import { siteModuleId, stylesId, type PluginContext } from './site-plugin.ts';
 import { serveSheet } from './serve-sheet.ts';
 import { coverageText } from './stage-coverage.ts';
@@ -36,7 +36,7 @@ export function serverPlugin(context: PluginContext): Plugin {
   /** What was read while an editor wrote it is half of a file, and the rest may come without another word of the watcher. */
   function lookAgain(file: string, read: string | null): void {
     setTimeout(() => {
-      if (contentOf(file) !== read) server?.watcher.emit('change', file);
+      if (context.project.contentOf(file) !== read) server?.watcher.emit('change', file);
     }, settlingTime);
   }
 

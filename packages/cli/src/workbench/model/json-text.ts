@@ -190,7 +190,8 @@ function addMember(text: string, container: Node, index: number, member: NewMemb
   const outer = indentAt(text, endOf(container) - 1);
   const before = children[index - 1];
   const after = children[index];
-  const isOneLine = !text.trim().includes('\n');
+  // An empty file says nothing of how it is to be written.
+  const isOneLine = !text.trim().includes('\n') && text.trim() !== '{}';
   if (!before && !after) {
     const inside = text.slice(container.offset + 1, endOf(container) - 1);
     const isShort =

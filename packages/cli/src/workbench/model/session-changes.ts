@@ -79,7 +79,8 @@ function entriesOf(text: string): ReadonlyMap<string, FoundEntry> {
   const found = new Map<string, FoundEntry>();
   const visit = (nodes: readonly OutlineNode[], parent: string) => {
     for (const node of nodes) {
-      if (node.id !== null) found.set(node.id, { node, parent, fields: (valueAt(text, node.path) ?? {}) as FieldValues });
+      if (node.id !== null)
+        found.set(node.id, { node, parent, fields: (valueAt(text, node.path) ?? {}) as FieldValues });
       visit(node.children, node.id ?? '');
     }
   };

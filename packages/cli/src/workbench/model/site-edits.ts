@@ -1,7 +1,8 @@
 import { insertAt, moveItem, readJsonText, removeAt, setAt, valueAt, type JsonPath } from './json-text.ts';
 
 /** An entry or an item of a menu, as it is written. */
-type Written = Readonly<Record<string, unknown>>;
+/** An object of the site file, as it is written. */
+export type WrittenObject = Readonly<Record<string, unknown>>;
 
 /** One line of an outline: an entry of the site, or an item of a menu. */
 export interface OutlineNode {
@@ -31,8 +32,8 @@ function listAt(value: unknown): readonly unknown[] {
   return Array.isArray(value) ? value : [];
 }
 
-function objectAt(value: unknown): Written {
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Written) : {};
+function objectAt(value: unknown): WrittenObject {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as WrittenObject) : {};
 }
 
 /** The entries of a site file, as an outline. */
@@ -118,11 +119,27 @@ export function setField(text: string, path: JsonPath, field: string, value: unk
   return isIdAlone ? setAt(next, path, left['entry']) : next;
 }
 
-/** The text of a field in a language, where texts may be written by language. */
-export function setText(text: string, path: JsonPath, field: string, value: string, language: string | null): string {
+/** In which language a text is written, of which the site has its own. */
+export interface TextLanguage {
+  /** Null where the site has one language. */
+  readonly language: string | null;
+  readonly own: string;
+}
+
+/** The text of a field in a language. A second language makes texts by language of a text. */
+export function setText(
+  text: string,
+  path: JsonPath,
+  field: string,
+  value: string,
+  { language, own }: TextLanguage,
+): string {
   const known = valueAt(text, [...path, field]);
-  if (language === null || typeof known !== 'object') return setField(text, path, field, value);
-  return setAt(text, [...path, field, language], value === '' ? undefined : value);
+  const isByLanguage = typeof known === 'object' && known !== null;
+  if (language === null || (!isByLanguage && language === own)) return setField(text, path, field, value);
+  if (isByLanguage) return setAt(text, [...path, field, language], value === '' ? undefined : value);
+  if (value === '') return text;
+  return setField(text, path, field, { ...(typeof known === 'string' && { [own]: known }), [language]: value });
 }
 
 /** An id that no entry has yet, made of a label. */

@@ -9,7 +9,7 @@ function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
 }
 
 /** A tokens file that there is not yet. */
-export const emptyTokens = '{}\n';
+export const emptyTokens = '{\n}\n';
 
 /** The path of a color's token. */
 export function colorPath(theme: string, scheme: Scheme, name: string): JsonPath {

@@ -1,4 +1,4 @@
-import { constants, accessSync, existsSync, readFileSync } from 'node:fs';
+import { accessSync, constants, existsSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { checkSite } from 'fair-trail';
 import { readTokens, type Theme } from 'fair-trail/color';
@@ -105,7 +105,9 @@ function beginning(file: string): string {
 function lockOf(place: string, name: string): string | null {
   try {
     accessSync(place, constants.W_OK);
-    return null;
+    // An administrator may write everything; what nobody is meant to write is left alone all the same.
+    if ((statSync(place).mode & 0o222) !== 0) return null;
+    throw new Error('read-only');
   } catch {
     return `${name} is read-only. Make it writable to save changes.`;
   }

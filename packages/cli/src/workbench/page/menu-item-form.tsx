@@ -1,0 +1,75 @@
+import type { ReactNode } from 'react';
+import { pointerOf, valueAt } from '../model/json-text.ts';
+import { setField, type WrittenObject } from '../model/site-edits.ts';
+import { AudienceField, LocalizedField, problemsOf, type NodeFormProps } from './entry-form.tsx';
+import { ProblemNotes, TextField } from './fields.tsx';
+import { IconField } from './icon-field.tsx';
+
+/** What an item of a menu says besides what its entry does. */
+export function MenuItemForm(props: NodeFormProps): ReactNode {
+  const { model, text, node, icon, icons, onEdit } = props;
+  const { problems } = model.read;
+  const value = valueAt(text, node.path);
+  const item = (typeof value === 'object' && value !== null ? value : {}) as WrittenObject;
+  const settle = () => model.dispatch({ type: 'settle' });
+  const change = (field: string, next: unknown, label: string) => {
+    onEdit(setField(text, node.path, field, next), `${label} of ${node.label}`, `${pointerOf(node.path)} ${field}`);
+  };
+  const own = problems.filter(
+    ({ pointer }) => pointer === pointerOf(node.path) || pointer === `${pointerOf(node.path)}/entry`,
+  );
+  return (
+    <form className="ft-workbench-form" aria-label={`Item: ${node.label}`} onSubmit={(event) => event.preventDefault()}>
+      <h3>{node.label || '(no title)'}</h3>
+      <ProblemNotes problems={own} />
+      {node.kind === 'entry' && (
+        <>
+          <TextField
+            label="Levels to show"
+            inputMode="numeric"
+            value={item['depth'] === undefined ? '' : String(item['depth'])}
+            placeholder="1"
+            problems={problemsOf(problems, node, 'depth')}
+            onChange={(next) =>
+              change('depth', next.trim() === '' || next === '1' ? undefined : numberOf(next), 'levels')
+            }
+            onLeave={settle}
+            hint={<p className="ft-workbench-hint">1 is the page alone; 2 shows the pages below it too.</p>}
+          />
+          <p className="ft-workbench-hint">
+            Its label, icon and address are those of the page: choose “All pages” to change them.
+          </p>
+        </>
+      )}
+      {node.kind === 'group' && <LocalizedField {...props} field="label" label="Title" />}
+      {node.kind === 'action' && (
+        <>
+          <TextField
+            label="Name of the action"
+            value={typeof item['action'] === 'string' ? item['action'] : ''}
+            problems={problemsOf(problems, node, 'action')}
+            onChange={(next) => change('action', next, 'name')}
+            onLeave={settle}
+          />
+          <LocalizedField {...props} field="label" label="Label" />
+          <IconField
+            label="Icon"
+            value={typeof item['icon'] === 'string' ? item['icon'] : ''}
+            icon={icon}
+            icons={icons}
+            problems={problemsOf(problems, node, 'icon')}
+            onChange={(next) => change('icon', next === '' ? undefined : next, 'icon')}
+          />
+          <AudienceField {...props} />
+        </>
+      )}
+      {node.kind === 'choice' && <p>The first of these that a visitor may see is shown.</p>}
+      {node.kind === 'divider' && <p>A line between what is before and what is after.</p>}
+    </form>
+  );
+}
+
+function numberOf(written: string): unknown {
+  const number = Number(written);
+  return Number.isFinite(number) ? number : written;
+}
