@@ -25,6 +25,7 @@ const expectation = { poll: { timeout: 10_000 } };
 /** Tests that drive a browser from outside. */
 const withBrowser = [
   'packages/cli/src/commands/{sheet,audit,walk}.test.ts',
+  'packages/cli/src/workbench/workbench.test.ts',
   'packages/cli/src/audit/**/*.test.ts',
   'packages/cli/src/walk/{walk,example}.test.ts',
   'packages/fair-trail/src/dom/foreign-history.test.ts',

@@ -125,6 +125,7 @@ function toText(results: readonly SchemeResult[], failed: number): string {
     return [colors.underline(`${printable(theme)}, ${scheme}`), ...table(rows).map((line) => `  ${line}`)].join('\n');
   });
   const count = results.reduce((sum, { pairs }) => sum + pairs.length, 0);
+  if (count === 0) return 'The file has no color: those of the library are in force.\n';
   const verdict =
     failed === 0
       ? `All ${count} pairs have the contrast that level AA asks for.`

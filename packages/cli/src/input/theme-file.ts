@@ -22,8 +22,13 @@ export interface MissingColors {
   readonly names: readonly string[];
 }
 
-/** @throws Failure that names every token that cannot be read */
-export function readThemeFile(file: string): ThemeFile {
+/**
+ * Reads a tokens file.
+ *
+ * @param mayBeEmpty whether a file without tokens is one: then all is the library's own
+ * @throws Failure that names every token that cannot be read
+ */
+export function readThemeFile(file: string, mayBeEmpty = false): ThemeFile {
   const document = readJson(readText(file), file);
   // A theme that says only what it changes takes the rest from the library's own.
   const own = file === ownTokens() ? undefined : readThemeFile(ownTokens()).themes['default'];
@@ -35,10 +40,10 @@ export function readThemeFile(file: string): ThemeFile {
     });
     throw new Failure('token-problems', lines.join('\n'));
   }
-  if (Object.keys(read.themes).length === 0) {
+  if (Object.keys(read.themes).length === 0 && Object.keys(read.measures).length === 0 && !mayBeEmpty) {
     throw new Failure(
       'token-problems',
-      `${printable(file)} holds no theme. Begin with { "color": { "default": { … } } }.`,
+      `${printable(file)} holds no token. Begin with { "color": { "default": { … } } }.`,
     );
   }
   return { ...read, missing: missingColors(document.value, Object.keys(read.themes)) };

@@ -5,7 +5,7 @@ import { openSheet } from './computed-names.ts';
 /**
  * A picture of each table of a sheet, and one of each of its states. The same sheet gives the same bytes.
  *
- * @param only the name of the one table to take; default: all
+ * @param only the name of the one table to take, or `compared` for what is shown in two versions; default: all
  */
 export async function takePictures(browser: Browser, url: string, only?: string): Promise<readonly OutputFile[]> {
   const context = await browser.newContext({ viewport: { width: 1400, height: 2000 }, reducedMotion: 'reduce' });
@@ -20,7 +20,7 @@ export async function takePictures(browser: Browser, url: string, only?: string)
     });
     for (const pair of await page.$$('[data-ft-compared]')) {
       const name = (await pair.getAttribute('data-ft-compared')) ?? 'part';
-      if (only !== undefined && only !== `compared-${name}`) continue;
+      if (only !== undefined && only !== 'compared') continue;
       await showSectionOf(pair);
       files.push({ path: `compared-${name}.png`, text: await pictureOf(pair) });
     }

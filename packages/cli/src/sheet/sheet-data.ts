@@ -51,7 +51,7 @@ export async function readSheetMaterial(input: SheetInput, names: ComputedNames 
       `There is no menu "${printable(unknown)}". The menus of this site are ${printable(known)}.`,
     );
   }
-  const theme = input.theme === undefined ? null : readThemeFile(input.theme);
+  const theme = input.theme === undefined ? null : readThemeFile(input.theme, true);
   const records: SiteRecords = input.records === undefined ? {} : readRecords(input.records);
   const themeCss = theme ? tokensCss(theme) : '';
   const compared = site ? await readCompared(input, site, theme) : null;
@@ -90,7 +90,7 @@ async function readCompared(
 ): Promise<ComparedData | null> {
   if (against === undefined && againstTheme === undefined) return null;
   const before = against === undefined ? now : (await readSoundSite(against)).site;
-  const theme = againstTheme === undefined ? themeNow : readThemeFile(againstTheme);
+  const theme = againstTheme === undefined ? themeNow : readThemeFile(againstTheme, true);
   return {
     definition: before.definition,
     themes: themeNames(theme),

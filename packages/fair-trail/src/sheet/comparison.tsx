@@ -3,6 +3,7 @@ import { markDifferences, type DifferenceCount } from './differences.ts';
 import { PagesTable } from './pages-table.tsx';
 import { Section } from './sections.tsx';
 import type { ComparedSource } from './sheet-extras.ts';
+import type { SheetStyles } from './sheet-styles.ts';
 import { StateTable } from './state-table.tsx';
 import { SheetProvider, useSheetParts, type SheetParts } from './use-sheet-parts.tsx';
 import { WholePage } from './whole-page.tsx';
@@ -56,6 +57,9 @@ export function Comparison({ compared, parts }: ComparisonProps): ReactNode {
   );
 }
 
+/** How long nothing is drawn before two versions are compared, in milliseconds. */
+const settlingTime = 200;
+
 interface PairProps {
   readonly name: string;
   readonly title: string;
@@ -70,19 +74,23 @@ function Pair({ name, title, names, before, after, children }: PairProps): React
   const [count, setCount] = useState<DifferenceCount | null>(null);
   const documents = useRef<{ before: Document | null; after: Document | null }>({ before: null, after: null });
   const waiting = useRef(0);
+  const hasOtherStyles = useRef(true);
+  useEffect(() => {
+    hasOtherStyles.current = !areEqual(before.frames.styles, after.frames.styles);
+  }, [before, after]);
   const compare = useCallback(() => {
-    cancelAnimationFrame(waiting.current);
-    // Both are drawn and laid out by then.
-    waiting.current = requestAnimationFrame(() => {
+    clearTimeout(waiting.current);
+    // Both are drawn and laid out by then, and whoever types is not kept waiting.
+    waiting.current = window.setTimeout(() => {
       const { before: one, after: other } = documents.current;
       if (!one?.defaultView || !other?.defaultView) return;
-      const found = markDifferences(one, other);
+      const found = markDifferences(one, other, hasOtherStyles.current);
       // The same figures draw nothing again: after each drawing the two are compared.
       setCount((last) => (last?.differing === found.differing && last.of === found.of ? last : found));
-    });
+    }, settlingTime);
   }, []);
   useEffect(() => compare());
-  useEffect(() => () => cancelAnimationFrame(waiting.current), []);
+  useEffect(() => () => clearTimeout(waiting.current), []);
   const onBefore = useCallback(
     (document: Document) => {
       documents.current.before = document;
@@ -113,6 +121,11 @@ function Pair({ name, title, names, before, after, children }: PairProps): React
       </div>
     </div>
   );
+}
+
+function areEqual(one: SheetStyles, other: SheetStyles): boolean {
+  if (typeof one === 'string' || typeof other === 'string') return one === other;
+  return one.length === other.length && one.every((text, index) => text === other[index]);
 }
 
 function said({ differing, of }: DifferenceCount): string {

@@ -64,34 +64,50 @@ function placesIn(document: Document): ReadonlyMap<string, HTMLElement> {
   return places;
 }
 
-/** Frames what differs between two drawings, in both. */
-export function markDifferences(before: Document, after: Document): DifferenceCount {
+/**
+ * Frames what differs between two drawings, in both.
+ *
+ * @param hasOtherStyles whether their stylesheets differ: computed styles are compared then, which takes long
+ */
+export function markDifferences(before: Document, after: Document, hasOtherStyles: boolean): DifferenceCount {
   const [old, now] = [placesIn(before), placesIn(after)];
   const keys = new Set([...old.keys(), ...now.keys()]);
   let differing = 0;
   for (const key of keys) {
     const [one, other] = [old.get(key), now.get(key)];
-    const isSame = one !== undefined && other !== undefined && appearance(one) === appearance(other);
+    const isSame = one !== undefined && other !== undefined && looksAlike(one, other, hasOtherStyles);
     if (!isSame) differing += 1;
     for (const place of [one, other]) place?.toggleAttribute('data-ft-differs', !isSame);
   }
   return { differing, of: keys.size };
 }
 
-/** All that a reader sees of a place, or hears of it, as one text. */
-function appearance(place: HTMLElement): string {
-  const { defaultView: window } = place.ownerDocument;
-  if (!window) return '';
+function looksAlike(one: HTMLElement, other: HTMLElement, hasOtherStyles: boolean): boolean {
+  if (contentOf(one) !== contentOf(other)) return false;
+  return !hasOtherStyles || stylesOf(one) === stylesOf(other);
+}
+
+/** What is in a place, and where, as one text. */
+function contentOf(place: HTMLElement): string {
   const origin = place.getBoundingClientRect();
-  const lines: string[] = [];
-  for (const element of [place, ...place.querySelectorAll('*')]) {
+  const lines = [place, ...place.querySelectorAll('*')].map((element) => {
     const { left, top, width, height } = element.getBoundingClientRect();
     const box = [left - origin.left, top - origin.top, width, height].map((length) => Math.round(length * 4) / 4);
     const attributes = [...element.attributes]
       .filter(({ name }) => !generated.test(name))
       .map(({ name, value }) => `${name}=${value}`);
     const text = [...element.childNodes].filter(({ nodeType }) => nodeType === 3).map(({ nodeValue }) => nodeValue);
-    lines.push(`${element.localName} ${element === place ? '' : box.join()} ${attributes.join(' ')} ${text.join('')}`);
+    return `${element.localName} ${element === place ? '' : box.join()} ${attributes.join(' ')} ${text.join('')}`;
+  });
+  return lines.join('\n');
+}
+
+/** How it is drawn, as one text. */
+function stylesOf(place: HTMLElement): string {
+  const { defaultView: window } = place.ownerDocument;
+  if (!window) return '';
+  const lines: string[] = [];
+  for (const element of [place, ...place.querySelectorAll('*')]) {
     for (const pseudo of [undefined, '::before', '::after']) {
       const style = window.getComputedStyle(element, pseudo);
       if (pseudo !== undefined && style.content === 'none') continue;

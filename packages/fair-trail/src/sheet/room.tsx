@@ -54,9 +54,6 @@ export const Room = memo(function Room(): ReactNode {
     if (editor) editor.change(entry.id, edit);
     else setEdits(new Map(edits).set(entry.id, { ...edits.get(entry.id), ...edit }));
   };
-  // What is written into the file is shown as it is written there, also after an undo.
-  const written = (entry: Entry, field: 'flex' | 'priority', known: string | number) =>
-    editor ? { value: editor.valueOf(entry.id, field) } : { defaultValue: known };
   const longest = Math.max(1, ...(row?.shares.flatMap(({ apportioned, measured }) => [apportioned, measured]) ?? []));
   return (
     <>
@@ -116,23 +113,28 @@ export const Room = memo(function Room(): ReactNode {
                   <th scope="row">{label}</th>
                   <td>
                     {entry && (
-                      <input
-                        aria-label={`flex of ${label}`}
-                        {...written(entry, 'flex', entry.flex ?? '')}
+                      <RoomField
+                        label={`flex of ${label}`}
+                        value={
+                          editor ? editor.valueOf(entry.id, 'flex') : (edits.get(entry.id)?.flex ?? entry.flex ?? '')
+                        }
                         placeholder="initial"
-                        size={8}
-                        spellCheck={false}
-                        onChange={({ target }) => change(entry, { flex: target.value === '' ? null : target.value })}
+                        onChange={(written) => change(entry, { flex: written === '' ? null : written })}
                       />
                     )}
                   </td>
                   <td>
                     {entry && (
-                      <input
-                        aria-label={`priority of ${label}`}
+                      <RoomField
+                        label={`priority of ${label}`}
                         type="number"
-                        {...written(entry, 'priority', entry.priority)}
-                        onChange={({ target }) => change(entry, { priority: priorityOf(target.value) })}
+                        value={
+                          editor
+                            ? editor.valueOf(entry.id, 'priority')
+                            : String(edits.get(entry.id)?.priority ?? entry.priority)
+                        }
+                        placeholder="0"
+                        onChange={(written) => change(entry, { priority: priorityOf(written) })}
                       />
                     )}
                   </td>
@@ -151,6 +153,34 @@ export const Room = memo(function Room(): ReactNode {
     </>
   );
 });
+
+interface RoomFieldProps {
+  readonly label: string;
+  readonly type?: 'text' | 'number';
+  readonly value: string;
+  readonly placeholder: string;
+  readonly onChange: (written: string) => void;
+}
+
+/** What is typed stays as it is until the field is left, however late the sheet is drawn. */
+function RoomField({ label, type = 'text', value, placeholder, onChange }: RoomFieldProps): ReactNode {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <input
+      aria-label={label}
+      type={type}
+      value={typed ?? value}
+      placeholder={placeholder}
+      size={8}
+      spellCheck={false}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        onChange(target.value);
+      }}
+      onBlur={() => setTyped(null)}
+    />
+  );
+}
 
 function keyInRow(item: MenuItem): string {
   return item.items.length > 0 ? itemKey(item) : (item.href ?? '');

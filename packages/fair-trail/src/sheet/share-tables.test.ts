@@ -10,11 +10,17 @@ function tablesFor(label: string): readonly SpecimenTable[] {
   const site = defineSite({
     name: 'Marram Point',
     entries: [
-      { id: 'hides', label: 'Hides', href: '/hides' },
+      {
+        id: 'hides',
+        label: 'Hides',
+        href: '/hides',
+        entries: [{ id: 'tower', label: 'Tower', href: '/hides/tower' }],
+      },
       { id: 'tides', label, href: '/tides' },
     ],
+    menus: { main: ['hides', 'tides'] },
   });
-  const table = barTable(menuItems(site, ['hides', 'tides']), {
+  const table = barTable(menuItems(site, 'main'), {
     site,
     wording: englishWording,
     icons: false,
