@@ -123,6 +123,14 @@ const inner: readonly InnerTwins[] = [
     sound: list('<a href="/">Today</a>', current).replace('<li>', '<li aria-posinset="1" aria-setsize="2">'),
   },
   {
+    rule: 'set-size-wrong',
+    name: 'a flat tree that counts all of its rows',
+    broken:
+      '<ul role="tree" aria-label="Years"><li role="treeitem" tabindex="0" aria-level="1" aria-setsize="2" aria-posinset="1">2025</li><li role="treeitem" tabindex="-1" aria-level="2" aria-setsize="1" aria-posinset="2">Spring</li><li role="treeitem" tabindex="-1" aria-level="1" aria-setsize="2" aria-posinset="2">2026</li></ul>',
+    sound:
+      '<ul role="tree" aria-label="Years"><li role="treeitem" tabindex="0" aria-level="1" aria-setsize="2" aria-posinset="1">2025</li><li role="treeitem" tabindex="-1" aria-level="2" aria-setsize="1" aria-posinset="1">Spring</li><li role="treeitem" tabindex="-1" aria-level="1" aria-setsize="2" aria-posinset="2">2026</li></ul>',
+  },
+  {
     rule: 'level-wrong',
     name: 'a tree that counts wrongly',
     broken:

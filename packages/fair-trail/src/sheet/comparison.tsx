@@ -110,15 +110,27 @@ function Pair({ name, title, names, before, after, children }: PairProps): React
       <h3>{title}</h3>
       <p data-ft-differing={count?.differing ?? ''}>{count ? said(count) : ''}</p>
       <div className="ft-sheet-versions">
-        {([true, false] as const).map((isBefore) => (
-          <div key={String(isBefore)} className="ft-sheet-version">
-            <p className="ft-sheet-version-name">{names[isBefore ? 0 : 1]}</p>
-            <SheetProvider parts={isBefore ? before : after} version={names[isBefore ? 0 : 1]}>
-              {children(isBefore, isBefore ? onBefore : onAfter)}
-            </SheetProvider>
-          </div>
-        ))}
+        <Version parts={before} name={names[0]} onReady={onBefore} draw={(onReady) => children(true, onReady)} />
+        <Version parts={after} name={names[1]} onReady={onAfter} draw={(onReady) => children(false, onReady)} />
       </div>
+    </div>
+  );
+}
+
+interface VersionProps {
+  readonly parts: SheetParts;
+  readonly name: string;
+  readonly onReady: (document: Document) => void;
+  readonly draw: (onReady: (document: Document) => void) => ReactNode;
+}
+
+function Version({ parts, name, onReady, draw }: VersionProps): ReactNode {
+  return (
+    <div className="ft-sheet-version">
+      <p className="ft-sheet-version-name">{name}</p>
+      <SheetProvider parts={parts} version={name}>
+        {draw(onReady)}
+      </SheetProvider>
     </div>
   );
 }

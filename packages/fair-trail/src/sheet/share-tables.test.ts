@@ -27,7 +27,7 @@ function tablesFor(label: string): readonly SpecimenTable[] {
     brand: false,
     narrow: false,
   });
-  return table ? [table] : [];
+  return [table];
 }
 
 test('what draws the same is the same object, and what draws otherwise is not', () => {

@@ -224,6 +224,31 @@ test('the state sheet is at an address of the server, and follows the site file'
   await page.getByText('Tides and wind').first().waitFor();
 });
 
+test('what is edited in the workbench shows in the running app before it is saved, and goes with the page', async () => {
+  const { project, page, url, complaints } = await run('html', 8);
+  const before = readIn(project, tokensFile);
+  const workbench = await page.context().newPage();
+  await workbench.goto(`${url}@fair-trail/sheet/`);
+  await workbench.getByRole('treeitem', { name: 'Tides', exact: true }).first().click();
+  await workbench.getByLabel('Label', { exact: true }).fill('Tides and wind');
+  await bar(page).getByRole('link', { name: 'Tides and wind' }).waitFor();
+  await workbench.getByRole('tab', { name: 'Looks' }).click();
+  await workbench.getByLabel('gap', { exact: true }).fill('2');
+  const gap = () => page.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--ft-gap'));
+  await expect.poll(gap).toBe('2rem');
+  expect(readIn(project, siteFile)).toBe(siteText);
+  // Half of a label is no site: the app stays as it was.
+  await workbench.getByRole('tab', { name: 'Site' }).click();
+  await workbench.getByLabel('Label', { exact: true }).fill('');
+  await workbench.getByText('The label is empty').first().waitFor();
+  await workbench.keyboard.press('Control+z');
+  await workbench.close();
+  await bar(page).getByRole('link', { name: 'Tides', exact: true }).waitFor();
+  await expect.poll(gap).not.toBe('2rem');
+  expect([readIn(project, siteFile), readIn(project, tokensFile)]).toEqual([siteText, before]);
+  expect(complaints).toEqual([]);
+});
+
 test('a server that renders has the site as it is now', async () => {
   const { project, server } = await run('react', 8);
   const label = async () => {

@@ -118,7 +118,11 @@ function spread(value: unknown, indent: string, habits: Habits): string {
     ? value.map((member) => spread(member, inner, habits))
     : Object.entries(value as object)
         .filter(([, member]) => member !== undefined)
-        .map(([name, member]) => `${JSON.stringify(name)}${colon}${spread(member, inner, habits)}`);
+        .map(([name, member]) => {
+          // The value of a design token is short, however many parts it has.
+          const text = name === '$value' ? inline(member, habits) : spread(member, inner, habits);
+          return `${JSON.stringify(name)}${colon}${text}`;
+        });
   const [open, close] = Array.isArray(value) ? '[]' : '{}';
   if (members.length === 0) return `${open ?? ''}${close ?? ''}`;
   return `${open ?? ''}${eol}${members.map((member) => inner + member).join(`,${eol}`)}${eol}${indent}${close ?? ''}`;

@@ -30,7 +30,7 @@ function siteChanges(before: string | null, now: string | null): readonly Sessio
   for (const [id, entry] of next) {
     const known = old.get(id);
     if (!known) {
-      add(`the entry ${id}`, undefined, `${entry.node.label}, ${String(entry.fields['href'] ?? 'without an address')}`);
+      add(`the entry ${id}`, undefined, `${entry.node.label}, ${shown(entry.fields['href']) ?? 'without an address'}`);
       continue;
     }
     for (const field of new Set([...Object.keys(known.fields), ...Object.keys(entry.fields)])) {

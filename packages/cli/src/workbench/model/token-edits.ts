@@ -1,4 +1,4 @@
-import { writeHex, readHex, type Color, type Theme } from 'fair-trail/color';
+import { readHex, writeHex, type Theme } from 'fair-trail/color';
 import { colorNames, typesOfGroup, type MeasureToken } from 'fair-trail/internal/core';
 import { removeAt, setAt, valueAt, type JsonPath } from './json-text.ts';
 
@@ -25,7 +25,7 @@ function colorValue(hex: string): Readonly<Record<string, unknown>> {
 
 /** Whether the file writes its colors as the format's objects, and not as hex texts. */
 function hasColorObjects(text: string): boolean {
-  return /"colorSpace"/u.test(text);
+  return text.includes('"colorSpace"');
 }
 
 /** The text with a color of a theme. It is written as it was before, or as the others are. */
@@ -63,7 +63,7 @@ export function setTheme(text: string, theme: string, { light, dark }: Theme): s
     ['dark', dark],
   ] as const) {
     for (const name of Object.keys(colorNames) as (keyof typeof colorNames)[]) {
-      next = setColor(next, colorPath(theme, scheme, name), writeHex(palette[name] as Color));
+      next = setColor(next, colorPath(theme, scheme, name), writeHex(palette[name]));
     }
   }
   return next;

@@ -27,7 +27,7 @@ export function MenuItemForm(props: NodeFormProps): ReactNode {
           <TextField
             label="Levels to show"
             inputMode="numeric"
-            value={item['depth'] === undefined ? '' : String(item['depth'])}
+            value={typeof item['depth'] === 'number' || typeof item['depth'] === 'string' ? String(item['depth']) : ''}
             placeholder="1"
             problems={problemsOf(problems, node, 'depth')}
             onChange={(next) =>

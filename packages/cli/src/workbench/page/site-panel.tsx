@@ -82,7 +82,7 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
     setChosen(added.path);
   };
   const addItem = (item: unknown, what: string) => {
-    const list = row && row.node.kind === 'group' ? listBelow(row.node) : null;
+    const list = row?.node.kind === 'group' ? listBelow(row.node) : null;
     const place = list && row ? { list, index: row.node.children.length } : placeBelow;
     const added = addMenuItem(text, place, item);
     edit(added.text, `add ${what} to ${shownMenu}`);

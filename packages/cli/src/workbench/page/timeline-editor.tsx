@@ -18,50 +18,9 @@ const step = 10;
 /** A bar on a track of time: it is dragged to begin later, and its end to take longer. */
 export function TimelineEditor({ name, delay, duration, most, onChange, onLeave }: TimelineEditorProps): ReactNode {
   const track = useRef<HTMLDivElement>(null);
-  const drag = useRef<{ readonly x: number; readonly from: number } | null>(null);
   const start = delay ?? 0;
-  const rounded = (time: number) => Math.max(0, Math.min(10_000, Math.round(time / step) * step));
-  const handle = (value: number, change: (time: number) => void) => ({
-    onPointerDown: (event: PointerEvent<HTMLElement>) => {
-      event.currentTarget.setPointerCapture(event.pointerId);
-      drag.current = { x: event.clientX, from: value };
-    },
-    onPointerMove: (event: PointerEvent<HTMLElement>) => {
-      const width = track.current?.clientWidth ?? 0;
-      if (!drag.current || width === 0) return;
-      const direction = getComputedStyle(event.currentTarget).direction === 'rtl' ? -1 : 1;
-      change(rounded(drag.current.from + (direction * (event.clientX - drag.current.x) * most) / width));
-    },
-    onPointerUp: () => {
-      drag.current = null;
-      onLeave();
-    },
-    onPointerCancel: () => (drag.current = null),
-    onBlur: onLeave,
-    onKeyDown: (event: KeyboardEvent<HTMLElement>) => {
-      const steps: Readonly<Record<string, number>> = {
-        ArrowLeft: -step,
-        ArrowDown: -step,
-        ArrowRight: step,
-        ArrowUp: step,
-        PageDown: -10 * step,
-        PageUp: 10 * step,
-      };
-      const by = steps[event.key];
-      if (by === undefined && event.key !== 'Home') return;
-      event.preventDefault();
-      change(rounded(by === undefined ? 0 : value + by));
-    },
-  });
-  const slider = (value: number, label: string) => ({
-    role: 'slider',
-    tabIndex: 0,
-    'aria-label': label,
-    'aria-valuenow': value,
-    'aria-valuemin': 0,
-    'aria-valuemax': Math.max(most, value),
-    'aria-valuetext': `${value} milliseconds`,
-  });
+  // What a length on the track is of time.
+  const perPixel = () => most / Math.max(1, track.current?.clientWidth ?? 1);
   return (
     <div className="ft-workbench-timeline">
       <div ref={track} className="ft-workbench-times">
@@ -70,16 +29,24 @@ export function TimelineEditor({ name, delay, duration, most, onChange, onLeave 
           style={{ insetInlineStart: `${(start / most) * 100}%`, inlineSize: `${(duration / most) * 100}%` }}
         >
           {delay !== null && (
-            <span
-              className="ft-workbench-time-body"
-              {...slider(delay, `Delay of ${name.toLowerCase()}`)}
-              {...handle(delay, (time) => onChange({ delay: time }))}
+            <TimeSlider
+              kind="body"
+              label={`Delay of ${name.toLowerCase()}`}
+              value={delay}
+              most={most}
+              perPixel={perPixel}
+              onChange={(time) => onChange({ delay: time })}
+              onLeave={onLeave}
             />
           )}
-          <span
-            className="ft-workbench-time-end"
-            {...slider(duration, `Duration of ${name.toLowerCase()}`)}
-            {...handle(duration, (time) => onChange({ duration: time }))}
+          <TimeSlider
+            kind="end"
+            label={`Duration of ${name.toLowerCase()}`}
+            value={duration}
+            most={most}
+            perPixel={perPixel}
+            onChange={(time) => onChange({ duration: time })}
+            onLeave={onLeave}
           />
         </div>
       </div>
@@ -112,5 +79,69 @@ export function TimelineEditor({ name, delay, duration, most, onChange, onLeave 
         </label>
       </div>
     </div>
+  );
+}
+
+interface TimeSliderProps {
+  readonly kind: 'body' | 'end';
+  readonly label: string;
+  /** In milliseconds. */
+  readonly value: number;
+  readonly most: number;
+  /** How many milliseconds a CSS pixel of the track is, as it is drawn now. */
+  readonly perPixel: () => number;
+  readonly onChange: (time: number) => void;
+  readonly onLeave: () => void;
+}
+
+function rounded(time: number): number {
+  return Math.max(0, Math.min(10_000, Math.round(time / step) * step));
+}
+
+/** A part of the bar that is dragged, or moved by keys (WAI-ARIA APG, the slider pattern). */
+function TimeSlider({ kind, label, value, most, perPixel, onChange, onLeave }: TimeSliderProps): ReactNode {
+  const drag = useRef<{ readonly x: number; readonly from: number } | null>(null);
+  const onPointerMove = (event: PointerEvent<HTMLElement>) => {
+    if (!drag.current) return;
+    const direction = getComputedStyle(event.currentTarget).direction === 'rtl' ? -1 : 1;
+    onChange(rounded(drag.current.from + direction * (event.clientX - drag.current.x) * perPixel()));
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+    const steps: Readonly<Record<string, number>> = {
+      ArrowLeft: -step,
+      ArrowDown: -step,
+      ArrowRight: step,
+      ArrowUp: step,
+      PageDown: -10 * step,
+      PageUp: 10 * step,
+    };
+    const by = event.key === 'Home' ? -value : steps[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    onChange(rounded(value + by));
+  };
+  return (
+    <span
+      className={`ft-workbench-time-${kind}`}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={value}
+      aria-valuemin={0}
+      aria-valuemax={Math.max(most, value)}
+      aria-valuetext={`${value} milliseconds`}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        drag.current = { x: event.clientX, from: value };
+      }}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => {
+        drag.current = null;
+        onLeave();
+      }}
+      onPointerCancel={() => (drag.current = null)}
+      onBlur={onLeave}
+      onKeyDown={onKeyDown}
+    />
   );
 }

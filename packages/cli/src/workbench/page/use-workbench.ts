@@ -9,7 +9,7 @@ import type { SessionClient } from './session-client.ts';
 import { isDirty, newSession, nextSession, type SessionAction, type WorkbenchSession } from './workbench-session.ts';
 
 /** The library's own theme: what a tokens file does not say. */
-export const ownTheme: Theme = readTokens(ownTokens, {} as Theme).themes['default'] as Theme;
+export const ownTheme: Theme = readTokens(ownTokens, {} as Theme).themes['default'] ?? ({} as Theme);
 
 /** What the files say as they are edited. */
 export interface ReadFiles {

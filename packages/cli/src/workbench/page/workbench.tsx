@@ -14,6 +14,7 @@ import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState, type
 import { changesBetween, changeSentence, changesMarkdown, type SessionChange } from '../model/session-changes.ts';
 import { givenOptions, initialOptions, type TunedOptions } from '../model/component-code.ts';
 import { everyNode, entryOutline, setField } from '../model/site-edits.ts';
+import type { FileTexts } from '../model/edit-history.ts';
 import { valueAt } from '../model/json-text.ts';
 import type { WorkbenchState } from '../server/workbench-state.ts';
 import { ComparePanel } from './compare-panel.tsx';
@@ -65,7 +66,10 @@ function Editor({ client, initial }: WorkbenchProps): ReactNode {
   const [conditions, setConditions] = useState<Conditions>(usualConditions);
   const icon = useMemo(() => (state.icons === null ? undefined : iconsOf(state.icons)), [state.icons]);
   const icons = useMemo(() => (state.icons === null ? [] : iconNames(state.icons)), [state.icons]);
-  const changes = useMemo(() => sessionChanges(model, options), [session.start, history.present, options]);
+  const changes = useMemo(
+    () => sessionChanges(session.start, history.present, options),
+    [session.start, history.present, options],
+  );
   const markdown = useMemo(() => changesMarkdown(changes), [changes]);
   const unsaved = useMemo(
     () => changesBetween(session.saved, history.present).map(changeSentence),
@@ -183,7 +187,7 @@ function pageOptions(options: TunedOptions): PageOptions {
   };
 }
 
-function sessionChanges({ session }: WorkbenchModel, options: TunedOptions): readonly SessionChange[] {
+function sessionChanges(start: FileTexts, now: FileTexts, options: TunedOptions): readonly SessionChange[] {
   const ofOptions = (['bar', 'sidebar', 'breadcrumbs'] as const).flatMap((component) => {
     const [was, is] = [givenOptions(component, initialOptions[component]), givenOptions(component, options[component])];
     return [...new Set([...Object.keys(was), ...Object.keys(is)])]
@@ -193,7 +197,7 @@ function sessionChanges({ session }: WorkbenchModel, options: TunedOptions): rea
         return { file: 'options', what: `${name} of the ${component}`, was: said(was[name]), is: said(is[name]) };
       });
   });
-  return [...changesBetween(session.start, session.history.present), ...ofOptions];
+  return [...changesBetween(start, now), ...ofOptions];
 }
 
 function roomOf(site: string | null, dispatch: WorkbenchModel['dispatch']): SheetExtras['room'] {

@@ -40,7 +40,7 @@ export function sessionRefusal(request: GuardedRequest, token: string, given: st
 
 function isThisMachine(address: string | undefined): boolean {
   const plain = (address ?? '').replace(/^::ffff:/u, '');
-  return plain === '::1' || /^127\./u.test(plain);
+  return plain === '::1' || plain.startsWith('127.');
 }
 
 function isLocalHost(host: string | undefined): boolean {

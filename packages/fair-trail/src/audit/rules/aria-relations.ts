@@ -70,25 +70,50 @@ export const setSizeWrong: Rule = {
   remedy: 'Remove aria-posinset and aria-setsize if all items are in the document.',
   standard: 'WAI-ARIA 1.2, section 6.6 (aria-posinset, aria-setsize)',
   check: function* ({ document }: PageContext): Iterable<Violation> {
-    const seen = new Map<Element, Map<number, Element>>();
+    const sets = new SetsOfItems();
+    const places = new Map<readonly Element[], Set<number>>();
     for (const element of deepElements(document, '[aria-posinset], [aria-setsize]')) {
       if (!isExposed(element)) continue;
       const place = Number(element.getAttribute('aria-posinset') ?? 'NaN');
       const size = Number(element.getAttribute('aria-setsize') ?? 'NaN');
-      const owner = ownerOf(element);
-      const places = owner ? (seen.get(owner) ?? new Map<number, Element>()) : null;
+      const items = sets.of(element);
+      const taken = items ? (places.get(items) ?? new Set<number>()) : null;
       if (size > 0 && place > size) yield { element, message: `It is ${place} of ${size}.` };
       else if (place < 1) yield { element, message: `Its place is ${place}.` };
-      else if (places?.has(place)) yield { element, message: `Two items are number ${place}.` };
-      else if (size > 0 && owner) {
-        const role = roleOf(element);
-        const items = deepElements(owner, '*').filter((one) => roleOf(one) === role && ownerOf(one) === owner);
-        if (items.length > size) yield { element, message: `It is one of ${size}, and ${items.length} are there.` };
+      else if (taken?.has(place) === true) yield { element, message: `Two items are number ${place}.` };
+      else if (size > 0 && items && items.length > size) {
+        yield { element, message: `It is one of ${size}, and ${items.length} are there.` };
       }
-      if (owner && places && place > 0) seen.set(owner, places.set(place, element));
+      if (items && taken && place > 0) places.set(items, taken.add(place));
     }
   },
 };
+
+/** The items that a position counts: those of one owner and, in a flat list, those of one level below one item. */
+class SetsOfItems {
+  readonly #known = new Map<Element, ReadonlyMap<Element, readonly Element[]>>();
+
+  of(element: Element): readonly Element[] | null {
+    const owner = ownerOf(element);
+    if (!owner) return null;
+    const known = this.#known.get(owner) ?? new Map<Element, readonly Element[]>();
+    if (known.has(element)) return known.get(element) ?? null;
+    const role = roleOf(element);
+    const items = deepElements(owner, '*').filter((one) => roleOf(one) === role && ownerOf(one) === owner);
+    const open: { readonly level: number; readonly items: Element[] }[] = [];
+    const sets = new Map(known);
+    for (const item of items) {
+      const level = Number(item.getAttribute('aria-level') ?? '0');
+      while ((open.at(-1)?.level ?? -1) > level) open.pop();
+      let set = open.at(-1);
+      if (set?.level !== level) open.push((set = { level, items: [] }));
+      set.items.push(item);
+      sets.set(item, set.items);
+    }
+    this.#known.set(owner, sets);
+    return sets.get(element) ?? null;
+  }
+}
 
 export const levelWrong: Rule = {
   id: 'level-wrong',
