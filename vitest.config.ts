@@ -25,7 +25,7 @@ const expectation = { poll: { timeout: 10_000 } };
 /** Tests that drive a browser from outside. */
 const withBrowser = [
   'packages/cli/src/commands/{sheet,audit,walk}.test.ts',
-  'packages/cli/src/workbench/workbench.test.ts',
+  'packages/cli/src/workbench/{workbench,panels}.test.ts',
   'packages/cli/src/audit/**/*.test.ts',
   'packages/cli/src/walk/{walk,example}.test.ts',
   'packages/fair-trail/src/dom/foreign-history.test.ts',
@@ -86,6 +86,8 @@ export default defineConfig({
               'packages/cli/src/commands/{audit,walk,sheet}.test.ts',
               'packages/cli/src/audit/example.test.ts',
               'packages/cli/src/walk/{walk,example}.test.ts',
+              // Each panel to the bytes of the file; what keeps files safe is asked every time.
+              'packages/cli/src/workbench/panels.test.ts',
               'packages/fair-trail/src/dom/foreign-history.test.ts',
             ),
           ],

@@ -100,7 +100,7 @@ function LengthField({
   );
 }
 
-export interface NumberFieldProps {
+export interface NumberInputProps {
   readonly label: string;
   readonly value: number;
   readonly step: number;
@@ -111,7 +111,7 @@ export interface NumberFieldProps {
 }
 
 /** A number. What is no number yet, while one types, changes nothing. */
-export function NumberField({ label, value, step, min, max, onChange, onLeave }: NumberFieldProps): ReactNode {
+export function NumberField({ label, value, step, min, max, onChange, onLeave }: NumberInputProps): ReactNode {
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <input
