@@ -5,7 +5,7 @@ import { openBrowser } from '../browser/open-browser.ts';
 import type { FileTexts } from '../workbench/model/edit-history.ts';
 import { changesBetween, changesMarkdown } from '../workbench/model/session-changes.ts';
 import { WorkbenchFiles } from '../workbench/server/workbench-files.ts';
-import type { WorkbenchInput } from '../workbench/server/workbench.ts';
+import type { WorkbenchInput } from '../workbench/server/workbench-input.ts';
 import type { WorkbenchTexts } from '../workbench/server/workbench-state.ts';
 import { writeFolder } from '../writers/write-files.ts';
 import { inDraft } from './draft-folder.ts';

@@ -1,34 +1,17 @@
 import { chmodSync, existsSync, lstatSync, readdirSync, readFileSync, renameSync, symlinkSync } from 'node:fs';
 import path from 'node:path';
 import { format } from 'prettier';
-import { afterEach, describe, expect, test } from 'vitest';
-import {
-  fieldOf,
-  newLines,
-  openTab,
-  openWorkbench,
-  rowOf,
-  save,
-  siteText,
-  type OpenedWorkbench,
-  type OpeningOptions,
-} from './workbench.samples.ts';
+import { describe, expect, test } from 'vitest';
+import { fieldOf, newLines, openTab, rowOf, save, siteText, useOpenedWorkbench } from './workbench.samples.ts';
 
-let opened: OpenedWorkbench;
-async function open(options?: OpeningOptions): Promise<OpenedWorkbench> {
-  opened = await openWorkbench(options);
-  return opened;
-}
-afterEach(async () => {
-  await opened.close();
-});
+const open = useOpenedWorkbench();
 
 const site = 'observatory.site.json';
 const themeText = '{\n  "time": { "$type": "duration", "open": { "$value": { "value": 180, "unit": "ms" } } }\n}\n';
 
 describe('looks and motion', () => {
   test('a color that is too low says so, and the nearest that passes is offered; light and dark are side by side', async () => {
-    const { page, read } = await open();
+    const { page, read, folder } = await open();
     await openTab(page, 'Looks');
     const light = page.getByRole('group', { name: 'ink-soft, light', exact: true });
     await light.getByLabel('light', { exact: true }).fill('#b0b0a8');
@@ -42,7 +25,7 @@ describe('looks and motion', () => {
     await save(page);
     expect(read('tokens.json')).toMatch(/^\{\n {2}"color": \{\n {4}"\$type": "color",\n/u);
     expect(read('tokens.json')).toContain('"ink-soft"');
-    expect(readdirSync(opened.folder).sort()).toEqual([site, 'tokens.json']);
+    expect(readdirSync(folder).sort()).toEqual([site, 'tokens.json']);
   });
 
   test('a token frames what it changes while it has focus, and moves nothing', async () => {

@@ -3,10 +3,11 @@ import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, Locator, Page } from 'playwright-core';
+import { afterEach } from 'vitest';
 import { openBrowser } from '../browser/open-browser.ts';
 import { serveWorkbench } from '../sheet/serve-sheet.ts';
 import { observatory, root } from '../test-command.samples.ts';
-import type { WorkbenchInput } from './server/workbench.ts';
+import type { WorkbenchInput } from './server/workbench-input.ts';
 
 /** A workbench on a copy of the observatory's files, and a page that shows it. */
 export interface OpenedWorkbench {
@@ -30,11 +31,7 @@ export interface OpeningOptions {
 
 export const siteText = readFileSync(path.join(root, observatory), 'utf8');
 
-export async function openWorkbench({
-  files = {},
-  named = {},
-  width = 1280,
-}: OpeningOptions = {}): Promise<OpenedWorkbench> {
+async function openWorkbench({ files = {}, named = {}, width = 1280 }: OpeningOptions = {}): Promise<OpenedWorkbench> {
   const folder = mkdtempSync(path.join(tmpdir(), 'fair-trail-workbench-'));
   const place = (name: string) => path.join(folder, name);
   cpSync(path.join(root, observatory), place('observatory.site.json'));
@@ -106,4 +103,17 @@ export function newLines(before: string, after: string): readonly string[] {
     if (index >= 0) rest.splice(index, 1);
   }
   return rest;
+}
+
+/** Opens workbenches for the tests of a file, each closed when its test ends. */
+export function useOpenedWorkbench(): (options?: OpeningOptions) => Promise<OpenedWorkbench> {
+  const opened: OpenedWorkbench[] = [];
+  afterEach(async () => {
+    await Promise.all(opened.splice(0).map(({ close }) => close()));
+  });
+  return async (options) => {
+    const workbench = await openWorkbench(options);
+    opened.push(workbench);
+    return workbench;
+  };
 }

@@ -1,27 +1,10 @@
 import { readdirSync, readFileSync, renameSync, symlinkSync } from 'node:fs';
 import path from 'node:path';
 import { format } from 'prettier';
-import { afterEach, describe, expect, test } from 'vitest';
-import {
-  fieldOf,
-  newLines,
-  openTab,
-  openWorkbench,
-  rowOf,
-  save,
-  siteText,
-  type OpenedWorkbench,
-  type OpeningOptions,
-} from './workbench.samples.ts';
+import { describe, expect, test } from 'vitest';
+import { fieldOf, newLines, openTab, rowOf, save, siteText, useOpenedWorkbench } from './workbench.samples.ts';
 
-let opened: OpenedWorkbench;
-async function open(options?: OpeningOptions): Promise<OpenedWorkbench> {
-  opened = await openWorkbench(options);
-  return opened;
-}
-afterEach(async () => {
-  await opened.close();
-});
+const open = useOpenedWorkbench();
 
 const site = 'observatory.site.json';
 const themeText = '{\n  "time": { "$type": "duration", "open": { "$value": { "value": 180, "unit": "ms" } } }\n}\n';
@@ -192,7 +175,7 @@ describe('the files', () => {
 });
 
 test('no other page, and no one without the session, is answered', async () => {
-  const { url } = await open();
+  const { url, read } = await open();
   const { port } = new URL(url);
   const ask = (place: string, init: RequestInit = {}) => fetch(`http://127.0.0.1:${port}/${place}`, init);
   expect((await ask('session/state')).status).toBe(403);
@@ -215,7 +198,7 @@ test('no other page, and no one without the session, is answered', async () => {
   });
   expect((await ask('session/save', { method: 'POST', headers: own, body: '{' })).status).toBe(500);
   expect((await ask('../package.json')).status).toBe(404);
-  expect(opened.read(site)).toBe(siteText);
+  expect(read(site)).toBe(siteText);
 });
 
 describe('for everyone', () => {

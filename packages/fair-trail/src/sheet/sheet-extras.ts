@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { BarOptions, BreadcrumbsOptions, SidebarOptions } from '../core/view/component-options.ts';
-import type { SheetProps } from './sheet.tsx';
+import type { SheetProps } from './sheet-props.ts';
 import type { RoomEdit } from './room-edits.ts';
 
 /** What a sheet is drawn from: one version of the files. */

@@ -1,63 +1,20 @@
 import type { ReactNode } from 'react';
-import type { Badges } from '../core/site/menus.ts';
-import type { SiteRecords } from '../core/site/records.ts';
-import type { DefinedSite } from '../core/site/site.ts';
-import type { Wording } from '../core/wording.ts';
 import { BothSchemes } from './both-schemes.tsx';
 import { Comparison } from './comparison.tsx';
 import { ConditionFields, FoldedConditions } from './condition-fields.tsx';
-import { usualConditions, type Conditions } from './conditions.ts';
+import { usualConditions } from './conditions.ts';
 import { IconsTable } from './icons-table.tsx';
 import { Motion } from './motion.tsx';
-import type { ComputedNames } from './notes.ts';
 import { OwnTable, type OwnSpecimens } from './own-table.tsx';
 import { PagesTable } from './pages-table.tsx';
-import { ProblemList, type SheetProblem } from './problem-list.tsx';
+import { ProblemList } from './problem-list.tsx';
 import { Room } from './room.tsx';
 import { Contents, DrawnTable, Section } from './sections.tsx';
-import type { SheetMenus } from './sheet-context.ts';
 import { useSheetExtras } from './sheet-extras.ts';
-import type { SheetStyles } from './sheet-styles.ts';
+import type { SheetProps } from './sheet-props.ts';
 import { useConditions } from './use-conditions.ts';
 import { SheetProvider, useSheetParts } from './use-sheet-parts.tsx';
 import { WholePage } from './whole-page.tsx';
-
-/**
- * The properties of a `Sheet`.
- */
-export interface SheetProps {
-  readonly site: DefinedSite;
-  /** Default: none. */
-  readonly records?: SiteRecords;
-  /** Default: what the site file says. */
-  readonly badges?: Badges;
-  /** Words to say instead of the English ones. */
-  readonly wording?: Partial<Wording>;
-  /** Which menu is shown in which component. Default: what the menus' names and shapes suggest. */
-  readonly menus?: Partial<SheetMenus>;
-  /** Draws an icon by its name in the site file, as in the components. */
-  readonly icon?: (name: string) => ReactNode;
-  /** Stands in the bar, as in `Navbar`. Default: the site's name. */
-  readonly brand?: ReactNode;
-  /** Stands at the end of the bar, as in `Navbar`. */
-  readonly end?: ReactNode;
-  /** The ids of entries whose items open in the sidebar's annex. Default: the last page of its menu that holds others. */
-  readonly annex?: readonly string[];
-  /** The names of the themes that there are, the usual one first. Default: `default` and `estuary`, the library's own. */
-  readonly themes?: readonly string[];
-  /** The specimens' stylesheets. Default: `document`, which is all that the page around the sheet has. */
-  readonly styles?: SheetStyles;
-  /** Components of the app's own, in their states. Default: none. */
-  readonly own?: readonly OwnSpecimens[];
-  /** What is wrong with the site file or the theme. Default: what the site itself knows. */
-  readonly problems?: readonly SheetProblem[];
-  /** What browsers expose of the parts to assistive technology. Default: it is not shown. */
-  readonly names?: ComputedNames | null;
-  /** Where the conditions are kept. Default: the query of the document's address. */
-  readonly initialConditions?: Conditions;
-  /** Called with new conditions. */
-  readonly onConditions?: (conditions: Conditions) => void;
-}
 
 const noOwn: readonly OwnSpecimens[] = [];
 

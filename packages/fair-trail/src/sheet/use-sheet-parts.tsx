@@ -14,7 +14,7 @@ import { sampledRecords, sampledSite } from './sampled-site.ts';
 import { SheetSurroundings, type SheetContext } from './sheet-context.ts';
 import { menusOf } from './sheet-menus.ts';
 import { directionOf, optionsOf, placeIn, usualAnnex } from './sheet-place.ts';
-import type { SheetProps } from './sheet.tsx';
+import type { SheetProps } from './sheet-props.ts';
 import { shareTables } from './share-tables.ts';
 import type { SpecimenTable } from './specimen.ts';
 import { stateTables } from './state-tables.ts';

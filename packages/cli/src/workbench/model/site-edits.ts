@@ -2,7 +2,7 @@ import { insertAt, moveItem, readJsonText, removeAt, setAt, valueAt, type JsonPa
 
 /** An entry or an item of a menu, as it is written. */
 /** An object of the site file, as it is written. */
-export type WrittenNode = Readonly<Record<string, unknown>>;
+export type WrittenFields = Readonly<Record<string, unknown>>;
 
 /** One line of an outline: an entry of the site, or an item of a menu. */
 export interface OutlineNode {
@@ -32,8 +32,8 @@ function listAt(value: unknown): readonly unknown[] {
   return Array.isArray(value) ? value : [];
 }
 
-function objectAt(value: unknown): WrittenNode {
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as WrittenNode) : {};
+function objectAt(value: unknown): WrittenFields {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as WrittenFields) : {};
 }
 
 /** The entries of a site file, as an outline. */

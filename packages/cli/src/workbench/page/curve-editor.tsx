@@ -1,7 +1,9 @@
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { Button } from './fields.tsx';
 import { NumberField } from './measure-row.tsx';
-import type { Curve } from './motion-panel.tsx';
+
+/** The four numbers of a curve (CSS Easing 2, section 2.2). */
+export type Curve = readonly [number, number, number, number];
 
 export interface CurveEditorProps {
   readonly name: string;

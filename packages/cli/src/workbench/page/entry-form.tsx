@@ -12,7 +12,7 @@ import {
   setInMenu,
   setText,
   type OutlineNode,
-  type WrittenNode,
+  type WrittenFields,
 } from '../model/site-edits.ts';
 import { CheckField, ProblemNotes, SelectField, TextField, Button } from './fields.tsx';
 import { IconField } from './icon-field.tsx';
@@ -57,7 +57,7 @@ export function LocalizedField({
   const found = problemsOf(model.read.problems, node, field);
   return shown.map((language, index) => {
     const isWhole = language === null || (!isByLanguage && index === 0);
-    const current = isByLanguage ? (value as WrittenNode)[language ?? ''] : isWhole ? value : undefined;
+    const current = isByLanguage ? (value as WrittenFields)[language ?? ''] : isWhole ? value : undefined;
     const key = `${pointerOf(node.path)} ${field} ${language ?? ''}`;
     return (
       <TextField
@@ -83,7 +83,7 @@ export function LocalizedField({
 export function EntryForm(props: NodeFormProps): ReactNode {
   const { model, text, node, icon, icons, onEdit } = props;
   const { problems } = model.read;
-  const entry = (valueAt(text, node.path) ?? {}) as WrittenNode;
+  const entry = (valueAt(text, node.path) ?? {}) as WrittenFields;
   const settle = () => model.dispatch({ type: 'settle' });
   const change = (field: string, value: unknown, label: string) => {
     onEdit(setField(text, node.path, field, value), `${label} of ${node.label}`, `${pointerOf(node.path)} ${field}`);

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { pointerOf, valueAt } from '../model/json-text.ts';
-import { setField, type WrittenNode } from '../model/site-edits.ts';
+import { setField, type WrittenFields } from '../model/site-edits.ts';
 import { AudienceField, LocalizedField, problemsOf, type NodeFormProps } from './entry-form.tsx';
 import { ProblemNotes, TextField } from './fields.tsx';
 import { IconField } from './icon-field.tsx';
@@ -10,7 +10,7 @@ export function MenuItemForm(props: NodeFormProps): ReactNode {
   const { model, text, node, icon, icons, onEdit } = props;
   const { problems } = model.read;
   const value = valueAt(text, node.path);
-  const item = (typeof value === 'object' && value !== null ? value : {}) as WrittenNode;
+  const item = (typeof value === 'object' && value !== null ? value : {}) as WrittenFields;
   const settle = () => model.dispatch({ type: 'settle' });
   const change = (field: string, next: unknown, label: string) => {
     onEdit(setField(text, node.path, field, next), `${label} of ${node.label}`, `${pointerOf(node.path)} ${field}`);

@@ -2,7 +2,7 @@ import { measureTokens, type MeasureToken } from 'fair-trail/internal/core';
 import type { ReactNode } from 'react';
 import { valueAt } from '../model/json-text.ts';
 import { emptyTokens, resetToken, setMeasure } from '../model/token-edits.ts';
-import { CurveEditor } from './curve-editor.tsx';
+import { CurveEditor, type Curve } from './curve-editor.tsx';
 import { Button } from './fields.tsx';
 import { TimelineEditor } from './timeline-editor.tsx';
 import type { WorkbenchModel } from './use-workbench.ts';
@@ -141,9 +141,6 @@ function setTime(text: string, name: string, milliseconds: number): string {
   const value = unit === 's' ? { value: milliseconds / 1000, unit } : { value: milliseconds, unit: 'ms' };
   return setMeasure(text, tokenNamed(name), value);
 }
-
-/** The four numbers of a curve (CSS Easing 2, section 2.2). */
-export type Curve = readonly [number, number, number, number];
 
 function curveOf(text: string, name: string): Curve {
   const value = valueAt(text, [...pathOfToken(name), '$value']);

@@ -94,6 +94,8 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
     const neighbor = next[Math.min(row?.index ?? 0, next.length - 1)];
     setChosen(neighbor && neighbor.index < (row?.index ?? 0) ? neighbor.node.path : neighbor ? node.path : null);
   };
+  const form = { model, text, icon, icons, onEdit: edit };
+  const key = row ? pointerOf(row.node.path) : '';
   const general = read.problems.filter(({ pointer }) => nodePointersOf(pointer).length === 0);
   return (
     <div className="ft-workbench-body">
@@ -178,28 +180,12 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
         {said}
       </p>
       {row === null && <p>Choose {shownMenu === '' ? 'a page' : 'an item'} to change it.</p>}
-      {row !== null && shownMenu === '' && (
-        <EntryForm
-          key={pointerOf(row.node.path)}
-          model={model}
-          text={text}
-          node={row.node}
-          icon={icon}
-          icons={icons}
-          onEdit={edit}
-        />
-      )}
-      {row !== null && shownMenu !== '' && (
-        <MenuItemForm
-          key={pointerOf(row.node.path)}
-          model={model}
-          text={text}
-          node={row.node}
-          icon={icon}
-          icons={icons}
-          onEdit={edit}
-        />
-      )}
+      {row !== null &&
+        (shownMenu === '' ? (
+          <EntryForm key={key} {...form} node={row.node} />
+        ) : (
+          <MenuItemForm key={key} {...form} node={row.node} />
+        ))}
       {shownMenu === '' && <NewMenu text={text} names={menus} onEdit={edit} />}
       {general.length > 0 && (
         <div className="ft-workbench-general">

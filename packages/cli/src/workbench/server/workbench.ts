@@ -8,20 +8,12 @@ import { readRecords } from '../../input/records-file.ts';
 import { readSiteFile } from '../../input/site-file.ts';
 import { printable, reasonOf } from '../../printable.ts';
 import { writeReviewPictures } from '../../sheet/review-pictures.ts';
-import { builtFile, type SheetInput } from '../../sheet/sheet-data.ts';
+import { builtFile } from '../../sheet/sheet-data.ts';
 import { sheetPolicy } from '../../sheet/sheet-page.ts';
 import { newSessionToken, refusal, sessionHeader, sessionRefusal } from './guard.ts';
+import type { WorkbenchInput } from './workbench-input.ts';
 import { WorkbenchFiles } from './workbench-files.ts';
 import type { SaveRequest, WorkbenchState, WorkbenchTexts } from './workbench-state.ts';
-
-/** What a workbench is made of. */
-export interface WorkbenchInput extends SheetInput {
-  /** The folder for pictures; default: none are taken. */
-  readonly pictures?: string;
-  readonly browser?: string;
-  /** Shows texts that are not saved in a running app; null for what is saved. Default: there is no app. */
-  readonly showDraft?: (texts: WorkbenchTexts | null) => void;
-}
 
 /** The page may ask its own server, and it stands in no other page. */
 const policy = `${sheetPolicy}; connect-src 'self'; frame-ancestors 'self'`;
