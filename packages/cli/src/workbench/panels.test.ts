@@ -198,6 +198,18 @@ describe('files of other kinds', () => {
     expect(read('tokens.json')).toContain('"gap"');
   });
 
+  test('what is no JSON cannot be edited, and is said to be; once it is corrected outside, it can', async () => {
+    const { page, write } = await open({ files: { [site]: '{ "name": ', 'tokens.json': '[' } });
+    await page.getByText('The site file is not JSON.', { exact: false }).first().waitFor();
+    await openTab(page, 'Looks');
+    await page.getByText('The tokens file is not JSON.', { exact: false }).waitFor();
+    write(site, siteText);
+    write('tokens.json', themeText);
+    await page.getByLabel('gap', { exact: true }).waitFor();
+    await openTab(page, 'Site');
+    await rowOf(page, 'Tides').waitFor();
+  });
+
   test('a link stays a link, and what it leads to is written', async () => {
     const { folder, page, read } = await open();
     renameSync(path.join(folder, site), path.join(folder, 'real.json'));

@@ -7,7 +7,7 @@ import {
   type TokenSection,
 } from 'fair-trail/internal/core';
 import { useState, type ReactNode } from 'react';
-import { readJsonText, valueAt } from '../model/json-text.ts';
+import { valueAt } from '../model/json-text.ts';
 import { emptyTokens, resetToken, setMeasure, setTheme } from '../model/token-edits.ts';
 import { ColorRow } from './color-row.tsx';
 import { Button, CheckField, SelectField } from './fields.tsx';
@@ -52,6 +52,13 @@ export function LooksPanel({ model, theme: viewed, hasSchemes, onSchemes }: Look
     dispatch({ type: 'edit', texts: { tokens: next }, label, ...(key !== undefined && { key }) });
   };
   const { locked } = session.state.tokens;
+  if (!model.read.isTokensJson) {
+    return (
+      <div className="ft-workbench-body">
+        <p className="ft-workbench-fault">The tokens file is not JSON. Correct it in your editor: this page follows.</p>
+      </div>
+    );
+  }
   return (
     <div className="ft-workbench-body">
       <ul role="list" className="ft-workbench-jumps" aria-label="Kinds of tokens">
@@ -63,9 +70,6 @@ export function LooksPanel({ model, theme: viewed, hasSchemes, onSchemes }: Look
       </ul>
       {locked !== null && <p className="ft-workbench-advice">{locked}</p>}
       <CheckField label="Show light and dark side by side" isChecked={hasSchemes} onChange={onSchemes} />
-      {readJsonText(text) === null && (
-        <p className="ft-workbench-fault">The tokens file is not JSON. Correct it in an editor.</p>
-      )}
       {read.theme.problems.map(({ pointer, message }) => (
         <p key={`${pointer} ${message}`} className="ft-workbench-fault">
           <code>{pointer}</code> {message}

@@ -49,6 +49,13 @@ export function MotionPanel({ model }: { readonly model: WorkbenchModel }): Reac
   const edit = (next: string, label: string, key?: string) => {
     dispatch({ type: 'edit', texts: { tokens: next }, label, ...(key !== undefined && { key }) });
   };
+  if (!model.read.isTokensJson) {
+    return (
+      <div className="ft-workbench-body">
+        <p className="ft-workbench-fault">The tokens file is not JSON. Correct it in your editor: this page follows.</p>
+      </div>
+    );
+  }
   const times = tracks.map(({ duration, delay }) => ({
     duration: timeOf(text, duration),
     delay: delay === null ? 0 : timeOf(text, delay),

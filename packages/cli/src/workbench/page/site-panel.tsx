@@ -47,10 +47,10 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
     const fatal = read.problems.filter(({ severity }) => severity === 'fatal');
     return new Set(fatal.flatMap(({ pointer }) => nodePointersOf(pointer)));
   }, [read.problems]);
-  if (text === null) {
+  if (text === null || !read.isSiteJson) {
     return (
       <div className="ft-workbench-body">
-        <p>{session.state.site.locked}</p>
+        <p>{session.state.site.locked ?? 'The site file is not JSON. Correct it in your editor: this page follows.'}</p>
       </div>
     );
   }

@@ -16,6 +16,9 @@ export interface ReadFiles {
   /** The last version of the site without a fatal problem; null if there never was one. */
   readonly site: DefinedSite | null;
   readonly problems: readonly Problem[];
+  /** Whether the files can be read at all: what is no JSON cannot be edited here. */
+  readonly isSiteJson: boolean;
+  readonly isTokensJson: boolean;
   readonly theme: TokenThemes;
   /** The stylesheets of the specimens. */
   readonly styles: readonly string[];
@@ -125,7 +128,9 @@ function useReadFiles(
   const flexCss = useMemo(() => (site ? flexStyles(site) : ''), [site]);
   const styles = useMemo(() => [before, themeCss, flexCss, after].filter(Boolean), [before, themeCss, flexCss, after]);
   const themeNames = useMemo(() => [...new Set(['default', ...Object.keys(theme.themes), 'estuary'])], [theme]);
-  return { site, problems: checked.problems, theme, styles, themeNames };
+  const isSiteJson = siteText === null || readJsonText(siteText) !== null;
+  const isTokensJson = tokensText === null || readJsonText(tokensText) !== null;
+  return { site, problems: checked.problems, isSiteJson, isTokensJson, theme, styles, themeNames };
 }
 
 /** How long one types before a running app is drawn anew, in milliseconds. */

@@ -151,9 +151,14 @@ const ShownSheet = memo(function ShownSheet({ read, extras, state, icon, onCondi
     return (
       <main className="ft-sheet">
         <h1>Nothing can be drawn yet</h1>
-        <p>{state.failure ?? 'The site file has problems. Fix them, here or in your editor.'}</p>
+        <p>
+          {state.failure ??
+            (read.isSiteJson
+              ? 'The site file has problems. Fix them, here or in your editor.'
+              : 'The site file is not JSON. Correct it in your editor: this page follows.')}
+        </p>
         <ul>
-          {read.problems.map(({ pointer, message, remedy }) => (
+          {(read.isSiteJson ? read.problems : []).map(({ pointer, message, remedy }) => (
             <li key={`${pointer} ${message}`}>
               <code>{pointer || '/'}</code> {message} {remedy}
             </li>
