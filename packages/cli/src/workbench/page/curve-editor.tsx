@@ -106,7 +106,7 @@ export function CurveEditor({ name, curve, onChange, onLeave }: CurveEditorProps
         <div className="ft-workbench-line" role="group" aria-label={`Numbers of the curve of ${name.toLowerCase()}`}>
           {curve.map((number, index) => (
             <NumberField
-              // The four are told apart by their places.
+              // Each number is known by its place.
               key={['x1', 'y1', 'x2', 'y2'][index]}
               label={`${['x1', 'y1', 'x2', 'y2'][index] ?? ''} of ${name.toLowerCase()}`}
               value={number}

@@ -14,7 +14,7 @@ import {
   type OutlineNode,
   type WrittenFields,
 } from '../model/site-edits.ts';
-import { CheckField, ProblemNotes, SelectField, TextField, Button } from './fields.tsx';
+import { CheckField, numberOrText, ProblemNotes, SelectField, TextField, Button } from './fields.tsx';
 import { IconField } from './icon-field.tsx';
 import type { WorkbenchModel } from './use-workbench.ts';
 
@@ -79,9 +79,33 @@ export function LocalizedField({
   });
 }
 
+/** An icon of an entry or an item. */
+export function NodeIconField({
+  model,
+  text,
+  node,
+  icon,
+  icons,
+  field,
+  label,
+  onEdit,
+}: NodeFormProps & { readonly field: string; readonly label: string }): ReactNode {
+  const value = valueAt(text, [...node.path, field]);
+  return (
+    <IconField
+      label={label}
+      value={typeof value === 'string' ? value : ''}
+      icon={icon}
+      icons={icons}
+      problems={problemsOf(model.read.problems, node, field)}
+      onChange={(name) => onEdit(setField(text, node.path, field, name), `${label.toLowerCase()} of ${node.label}`)}
+    />
+  );
+}
+
 /** Everything that an entry says of itself. */
 export function EntryForm(props: NodeFormProps): ReactNode {
-  const { model, text, node, icon, icons, onEdit } = props;
+  const { model, text, node, onEdit } = props;
   const { problems } = model.read;
   const entry = (valueAt(text, node.path) ?? {}) as WrittenFields;
   const settle = () => model.dispatch({ type: 'settle' });
@@ -122,14 +146,7 @@ export function EntryForm(props: NodeFormProps): ReactNode {
       )}
       <LocalizedField {...props} field="summary" label="Summary" />
       <LocalizedField {...props} field="badge" label="Badge" />
-      <IconField
-        label="Icon"
-        value={typeof entry['icon'] === 'string' ? entry['icon'] : ''}
-        icon={icon}
-        icons={icons}
-        problems={problemsOf(problems, node, 'icon')}
-        onChange={(value) => change('icon', value === '' ? undefined : value, 'icon')}
-      />
+      <NodeIconField {...props} field="icon" label="Icon" />
       <MenusField {...props} />
       <AudienceField {...props} />
       <fieldset className="ft-workbench-checks">
@@ -150,21 +167,14 @@ export function EntryForm(props: NodeFormProps): ReactNode {
           }
           placeholder="0"
           problems={problemsOf(problems, node, 'priority')}
-          onChange={(value) => change('priority', numberOf(value), 'priority')}
+          onChange={(value) => change('priority', value.trim() === '' ? undefined : numberOrText(value), 'priority')}
           onLeave={settle}
         />
       </div>
       <details className="ft-workbench-more">
         <summary>More</summary>
         <IdField key={node.id} {...props} />
-        <IconField
-          label="Icon while current"
-          value={typeof entry['currentIcon'] === 'string' ? entry['currentIcon'] : ''}
-          icon={icon}
-          icons={icons}
-          problems={problemsOf(problems, node, 'currentIcon')}
-          onChange={(value) => change('currentIcon', value === '' ? undefined : value, 'icon')}
-        />
+        <NodeIconField {...props} field="currentIcon" label="Icon while current" />
         <SelectField
           label="Opens in"
           value={entry['opens'] === 'new-tab' ? 'new-tab' : 'same-tab'}
@@ -179,13 +189,6 @@ export function EntryForm(props: NodeFormProps): ReactNode {
       </details>
     </form>
   );
-}
-
-/** What is no number stays as it is written, and is reported beside the field. */
-function numberOf(written: string): unknown {
-  if (written.trim() === '') return undefined;
-  const number = Number(written);
-  return Number.isFinite(number) ? number : written;
 }
 
 /** An id is changed at once everywhere, when the field is left: half a name is no name. */

@@ -142,3 +142,9 @@ export function Button({ onClick, isDisabled = false, isPressed, label, children
     </button>
   );
 }
+
+/** The number that is written in a field. Any other text stays as it is, so that the problem is reported beside the field. */
+export function numberOrText(written: string): number | string {
+  const number = Number(written);
+  return Number.isFinite(number) ? number : written;
+}

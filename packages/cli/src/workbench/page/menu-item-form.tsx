@@ -1,13 +1,12 @@
 import type { ReactNode } from 'react';
 import { pointerOf, valueAt } from '../model/json-text.ts';
 import { setField, type WrittenFields } from '../model/site-edits.ts';
-import { AudienceField, LocalizedField, problemsOf, type NodeFormProps } from './entry-form.tsx';
-import { ProblemNotes, TextField } from './fields.tsx';
-import { IconField } from './icon-field.tsx';
+import { AudienceField, LocalizedField, NodeIconField, problemsOf, type NodeFormProps } from './entry-form.tsx';
+import { numberOrText, ProblemNotes, TextField } from './fields.tsx';
 
 /** What an item of a menu says besides what its entry does. */
 export function MenuItemForm(props: NodeFormProps): ReactNode {
-  const { model, text, node, icon, icons, onEdit } = props;
+  const { model, text, node, onEdit } = props;
   const { problems } = model.read;
   const value = valueAt(text, node.path);
   const item = (typeof value === 'object' && value !== null ? value : {}) as WrittenFields;
@@ -31,7 +30,7 @@ export function MenuItemForm(props: NodeFormProps): ReactNode {
             placeholder="1"
             problems={problemsOf(problems, node, 'depth')}
             onChange={(next) =>
-              change('depth', next.trim() === '' || next === '1' ? undefined : numberOf(next), 'levels')
+              change('depth', next.trim() === '' || next === '1' ? undefined : numberOrText(next), 'levels')
             }
             onLeave={settle}
             hint={<p className="ft-workbench-hint">1 is the page alone; 2 shows the pages below it too.</p>}
@@ -52,14 +51,7 @@ export function MenuItemForm(props: NodeFormProps): ReactNode {
             onLeave={settle}
           />
           <LocalizedField {...props} field="label" label="Label" />
-          <IconField
-            label="Icon"
-            value={typeof item['icon'] === 'string' ? item['icon'] : ''}
-            icon={icon}
-            icons={icons}
-            problems={problemsOf(problems, node, 'icon')}
-            onChange={(next) => change('icon', next === '' ? undefined : next, 'icon')}
-          />
+          <NodeIconField {...props} field="icon" label="Icon" />
           <AudienceField {...props} />
         </>
       )}
@@ -67,9 +59,4 @@ export function MenuItemForm(props: NodeFormProps): ReactNode {
       {node.kind === 'divider' && <p>A line between what is before and what is after.</p>}
     </form>
   );
-}
-
-function numberOf(written: string): unknown {
-  const number = Number(written);
-  return Number.isFinite(number) ? number : written;
 }

@@ -2,7 +2,6 @@ import { accessSync, constants, existsSync, readFileSync, statSync } from 'node:
 import path from 'node:path';
 import { checkSite } from 'fair-trail';
 import { readTokens, type Theme } from 'fair-trail/color';
-import { Failure } from '../../failure.ts';
 import { readText } from '../../input/read-file.ts';
 import { printable } from '../../printable.ts';
 import { writeFiles, type OutputFile } from '../../writers/write-files.ts';
@@ -114,7 +113,7 @@ function lockOf(place: string, name: string): string | null {
 }
 
 /** What keeps a text from being a site file; null if nothing does. */
-export function wrongSite(text: string): string | null {
+function wrongSite(text: string): string | null {
   const read = readJsonText(text);
   if (!read) return 'this is not JSON.';
   const fatal = checkSite(read.value).problems.find(({ severity }) => severity === 'fatal');
@@ -126,10 +125,4 @@ function wrongTokens(text: string): string | null {
   if (!read) return 'this is not JSON.';
   const [problem] = readTokens(read.value, {} as Theme).problems;
   return problem ? `${problem.pointer}: ${problem.message}` : null;
-}
-
-/** A failure as the page shows it. */
-export function messageOf(error: unknown): string {
-  if (error instanceof Failure) return error.message;
-  throw error;
 }
