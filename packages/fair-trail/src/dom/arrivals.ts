@@ -1,9 +1,11 @@
 import { announcerIn, type Announcer } from './announcer.ts';
-import { contentStart, focusOnLink, focusOnce } from './focus.ts';
+import { contentStart, focusOnce } from './focus.ts';
+import { focusOnReturn } from './focus-on-return.ts';
 import { tryUntilDone } from './patience.ts';
 import { placesOf, type SavedPageStates } from './saved-page-states.ts';
+import { forgetLoadedPage, writePageHead, type PageHead } from './page-head.ts';
 import { hashTarget, scrollToHash } from './scroll.ts';
-import { contentSelector, isHtmlElement } from './nodes.ts';
+import { isHtmlElement } from './nodes.ts';
 
 /**
  * How a page change is announced: `focus` moves focus to the heading, `announce` announces the title and keeps focus,
@@ -17,7 +19,7 @@ export class Arrivals {
   readonly #usual: Arrival;
   readonly #places: SavedPageStates;
   #announcer: Announcer | null = null;
-  #title: string | null = null;
+  #head: PageHead | null = null;
   /** The content that is new since the last settling; of two within each other, the outer. */
   #content: { readonly element: Element; readonly arrival: Arrival | undefined } | null = null;
   #endTrying: (() => void)[] = [];
@@ -31,9 +33,9 @@ export class Arrivals {
     if (usual === 'announce') this.#announce();
   }
 
-  /** The title to give the document, once the page is in it. */
-  describe(title: string): void {
-    this.#title = title;
+  /** What the document is to say of the page, once that is in it. */
+  describe(head: PageHead): void {
+    this.#head = head;
   }
 
   present(element: Element, arrival?: Arrival): void {
@@ -68,18 +70,18 @@ export class Arrivals {
 
   /** The page is in the document: it has its title now. */
   settle(): void {
-    const { document } = this.#window;
-    if (this.#title !== null && document.title !== this.#title) document.title = this.#title;
+    if (this.#head) writePageHead(this.#window.document, this.#head);
     this.hasBegun = true;
   }
 
   arrive(key: string | null, hash: string): void {
+    forgetLoadedPage(this.#window.document);
     const content = this.#content?.element.isConnected === true ? this.#content : null;
     this.#content = null;
     const arrival = content?.arrival ?? this.#usual;
     if (arrival === 'none') return;
     if (arrival === 'announce') {
-      this.#announce().say(this.#title ?? '');
+      this.#announce().say(this.#head?.title ?? '');
       return;
     }
     const { document } = this.#window;
@@ -92,15 +94,7 @@ export class Arrivals {
       focusContent();
       return;
     }
-    this.#try(() => {
-      const link = this.#places.link(key);
-      if (link === null) return false;
-      if (focusOnLink(link)) return true;
-      // In the content it may be about to appear; beside that, everything is as it will be.
-      if (link.closest(contentSelector) !== null) return false;
-      focusContent();
-      return true;
-    }, focusContent);
+    this.#endTrying.push(focusOnReturn(this.#window, () => this.#places.link(key), focusContent));
   }
 
   /** @param isNew whether the page is another one, which begins at its top */

@@ -1,4 +1,5 @@
 import { fit } from '../core/layout/fit.ts';
+import { markedSelector } from '../core/view/marked.ts';
 import { isHtmlElement } from './nodes.ts';
 
 export interface FittedItem {
@@ -31,7 +32,7 @@ export function watchFit(
       items.map(({ priority }, index) => ({
         width: widths[index] ?? 0,
         priority,
-        current: children[index]?.querySelector(':scope > [aria-current]') !== null,
+        current: children[index]?.querySelector(`:scope > ${markedSelector}`) !== null,
       })),
       { room: navigation.clientWidth, gap, more: toggleWidth(toggle) },
     );

@@ -1,44 +1,57 @@
 import { addressOf, hashOf } from '../core/router/history.ts';
-import { announcerIn, type Announcer } from './announcer.ts';
+import { announcerIn } from './announcer.ts';
 import type { Arrival } from './arrivals.ts';
 import { contentStart, focusOnce } from './focus.ts';
+import { focusOnReturn } from './focus-on-return.ts';
+import { followLeftLinks } from './left-links.ts';
 import { isHtmlElement } from './nodes.ts';
+import { forgetLoadedPage, writePageHead, type PageHead } from './page-head.ts';
 import { hashTarget } from './scroll.ts';
 
 /** Takes the reader to each new page where another router decides what the address is. */
 export interface GivenAddress {
   /** The document shows the page of this address now. The first is the one that the reader came to by themselves. */
-  show(url: string, title: string): void;
+  show(url: string, head: PageHead): void;
   /** Ends it and leaves nothing behind. */
   end(): void;
 }
 
-/** Back, and how far a page is scrolled, are the other router's: this sets the title, and moves focus or announces. */
+/** How far a page is scrolled is the other router's: this sets the title, and moves focus or announces. */
 export function followGivenAddress(window: Window, arrival: Arrival): GivenAddress {
   const { document } = window;
   const announcer = arrival === 'announce' ? announcerIn(document) : null;
-  let shown: string | null = null;
+  const leftLinks = arrival === 'focus' ? followLeftLinks(window) : null;
+  let shown: { readonly url: string; readonly pathname: string } | null = null;
+  let endTrying: (() => void) | null = null;
+
   return {
-    show(url, title) {
-      if (document.title !== title) document.title = title;
+    show(url, head) {
+      writePageHead(document, head);
       const { pathname } = addressOf(url);
-      if (shown !== null && shown !== pathname) arrive(document, announcer, { arrival, title, hash: hashOf(url) });
-      shown = pathname;
+      if (shown?.url === url) return;
+      const isNew = shown !== null && shown.pathname !== pathname;
+      shown = { url, pathname };
+      // A change of query or hash alone counts as well: the next page is not the one that Back led to.
+      const find = leftLinks?.follow() ?? null;
+      if (!isNew) return;
+      // What was waited for on the page before is over.
+      endTrying?.();
+      endTrying = null;
+      announcer?.say(head.title);
+      forgetLoadedPage(document);
+      if (arrival !== 'focus') return;
+      const focusContent = () => {
+        const target = hashTarget(document, hashOf(url));
+        const start = isHtmlElement(target) ? target : contentStart(document);
+        if (start) focusOnce(start);
+      };
+      if (find) endTrying = focusOnReturn(window, find, focusContent);
+      else focusContent();
     },
-    end: () => announcer?.end(),
+    end() {
+      endTrying?.();
+      announcer?.end();
+      leftLinks?.end();
+    },
   };
-}
-
-interface NewPage {
-  readonly arrival: Arrival;
-  readonly title: string;
-  readonly hash: string;
-}
-
-function arrive(document: Document, announcer: Announcer | null, { arrival, title, hash }: NewPage): void {
-  announcer?.say(title);
-  if (arrival !== 'focus') return;
-  const target = hashTarget(document, hash);
-  const start = isHtmlElement(target) ? target : contentStart(document);
-  if (start) focusOnce(start);
 }

@@ -1,3 +1,4 @@
+import type { PageHead } from './page-head.ts';
 import type { WarningCode } from '../core/warning-codes.ts';
 import type { SessionHistory } from '../core/router/history.ts';
 import type { HistoryBehavior, RouterState } from '../core/router/router.ts';
@@ -43,8 +44,8 @@ export interface Router {
 
 /** What a framework's parts tell the router about what they show. */
 export interface Presenter {
-  /** The title that the page of the current state has. */
-  describe(title: string): void;
+  /** What the document is to say of the page of the current state. */
+  describe(head: PageHead): void;
   /** The document now shows the current state, or what there is of it. */
   drawn(): void;
   /** Content of the page is on its way: the answer is called once it is there, or is not available. */

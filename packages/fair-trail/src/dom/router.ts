@@ -15,6 +15,7 @@ import { checkAddress } from './check-address.ts';
 import { followLinks } from './follow-links.ts';
 import { Guards, type MayLeave } from './guards.ts';
 import { logWarning } from './log-warning.ts';
+import type { PageHead } from './page-head.ts';
 import { PendingLink } from './pending-link.ts';
 import type { NavigateOptions, Presenter, Router, RouterSettings } from './router-interface.ts';
 import { ViewChanges } from './view-transition.ts';
@@ -109,8 +110,8 @@ class BrowserRouter implements Router, Presenter {
     return () => void this.#preparing.delete(prepare);
   }
 
-  describe(title: string): void {
-    this.#arrivals?.describe(title);
+  describe(head: PageHead): void {
+    this.#arrivals?.describe(head);
   }
 
   drawn(): void {

@@ -1,19 +1,15 @@
-import { contentSelector, isElement, isHtmlElement } from './nodes.ts';
+import { isContent, linkOfSign, signOf, type LinkSign } from './link-sign.ts';
+import { isElement } from './nodes.ts';
 
 /** How far something is scrolled, in CSS pixels: from its left and top. */
 type Scrolled = readonly [left: number, top: number];
-
-type LinkSign = readonly [href: string, isContent: boolean, index: number];
 
 /** How a page stood when it was left. */
 interface SavedPageState {
   readonly scroll: Scrolled;
   /** What else was scrolled in the page, by its way down the document. */
   readonly scrollers: readonly (readonly [way: string, scroll: Scrolled])[];
-  /**
-   * The link that the reader left by: its address as written, whether it is in the content, and how many of the same come
-   * before it there. Of those beside the content, which is there before it, none is to be taken for one within.
-   */
+  /** The link that the reader left by. */
   readonly link: LinkSign | null;
 }
 
@@ -107,8 +103,7 @@ export function placesOf(window: Window): SavedPageStates {
     hasLink: (key) => (places.get(key)?.link ?? null) !== null,
     link(key) {
       const link = places.get(key)?.link;
-      const found = link ? sameLinks(document, link[0], link[1])[link[2]] : undefined;
-      return isHtmlElement(found) ? found : null;
+      return link ? linkOfSign(document, link) : null;
     },
     store() {
       try {
@@ -140,24 +135,6 @@ function wayTo(element: Element): string {
     steps.unshift(index < 0 ? current.localName : `:nth-child(${index + 1})`);
   }
   return steps.join(' > ');
-}
-
-function signOf(link: Element): LinkSign | null {
-  const href = link.getAttribute('href') ?? link.getAttribute('xlink:href');
-  if (href === null) return null;
-  const within = isContent(link);
-  const index = sameLinks(link.ownerDocument, href, within).indexOf(link);
-  return index < 0 ? null : [href, within, index];
-}
-
-/** By what is written in the document: at the same address it means the same, and a page has thousands to resolve. */
-function sameLinks(document: Document, href: string, within: boolean): Element[] {
-  const links = document.querySelectorAll(`:is(a, area)[*|href="${CSS.escape(href)}"]`);
-  return [...links].filter((link) => isContent(link) === within);
-}
-
-function isContent(element: Element): boolean {
-  return element.closest(contentSelector) !== null;
 }
 
 function load(window: Window): Map<string, SavedPageState> {

@@ -95,12 +95,18 @@ export function awaitGroup(root: HTMLElement, id: string, send: (event: GroupsEv
   whenAnimated(panel, () => send({ type: 'closed', id }));
 }
 
-/** Carries out what an annex asks of the document. Going to an address is the router's. */
+/**
+ * Carries out what an annex asks of the document. Going to an address is the router's.
+ *
+ * @param isFocused whether focus is in the annex, or was when that began to leave
+ */
 export function carryOutAnnex(
   root: HTMLElement,
   effect: Exclude<AnnexEffect, { readonly type: 'navigate' }>,
   send: (event: AnnexEvent) => void,
+  isFocused: () => boolean,
 ): void {
+  if (effect.type === 'keep-focus' && !isFocused()) return;
   if (effect.type === 'await-leave') whenAnimated(find(root, '.ft-annex'), () => send({ type: 'left' }));
   else if (effect.type === 'focus-heading') find(root, '.ft-annex-title')?.focus();
   else find(root, `[data-ft-item="${CSS.escape(effect.id)}"] > .ft-annex-trigger`)?.focus();

@@ -1,3 +1,5 @@
+import { markedSelector } from '../core/view/marked.ts';
+
 /**
  * Keeps the marked item of a list in view: at first, and whenever another one is marked. The reader's own scrolling is
  * left alone in between.
@@ -6,7 +8,7 @@
  * @param marked finds the marked item in it. Default: the list's own item that says that it is current.
  * @returns a function that stops listening
  */
-export function keepMarkedInView(scroller: HTMLElement, marked = ':scope > * > [aria-current]'): () => void {
+export function keepMarkedInView(scroller: HTMLElement, marked = `:scope > * > ${markedSelector}`): () => void {
   let last: Element | null = null;
   // Where the edge fades, or something lies over it.
   const padding = (side: 'Left' | 'Right' | 'Top' | 'Bottom') =>

@@ -13,7 +13,7 @@ import type { Arrival } from '../dom/arrivals.ts';
 import type { GivenAddress } from '../dom/given-address.ts';
 import { logWarning } from '../dom/log-warning.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
-import { documentTitle, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
+import { pageHead, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
 import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
 import { readAttributes } from './attributes.ts';
 import { BaseElement } from './base-element.ts';
@@ -239,7 +239,7 @@ export class TrailSite extends BaseElement implements TrailSource {
     this.#address ??= openGivenTrail(this.arrival);
     const { url } = location;
     // Once the elements have been drawn, which is in a microtask.
-    queueMicrotask(() => this.#address?.show(url, documentTitle(surroundings, location)));
+    queueMicrotask(() => this.#address?.show(url, pageHead(surroundings, location)));
   }
 
   readonly #act = (action: string): void => {

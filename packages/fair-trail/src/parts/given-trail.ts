@@ -2,6 +2,7 @@ import { titleOf } from '../core/site/locate.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import { followGivenAddress, type GivenAddress } from '../dom/given-address.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
+import type { PageHead } from '../dom/page-head.ts';
 import { markScripted } from '../dom/scripted.ts';
 import type { Surroundings, TrailLocation } from './surroundings.ts';
 
@@ -9,6 +10,15 @@ import type { Surroundings, TrailLocation } from './surroundings.ts';
 export function loadAddress(url: string, { history }: NavigateOptions = {}): void {
   if (history === 'replace') window.location.replace(url);
   else window.location.assign(url);
+}
+
+/** What the document says of the page at a position. */
+export function pageHead(
+  trail: Pick<Surroundings, 'site' | 'records' | 'wording'>,
+  location: Pick<TrailLocation, 'position'>,
+): PageHead {
+  const language = trail.site.languages.length > 1 ? location.position.language : null;
+  return { title: documentTitle(trail, location), language };
 }
 
 /** The title of the document at a position. */

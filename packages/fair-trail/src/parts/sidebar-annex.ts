@@ -5,6 +5,7 @@ import {
   type AnnexEvent,
   type AnnexState,
 } from '../core/interaction/annex.ts';
+import { watchFocusWithin, type FocusWatch } from '../dom/focus.ts';
 import { queryValue, withQueryValue } from '../dom/query.ts';
 import { carryOutAnnex, listenForAnnexEscape } from '../dom/sidebar.ts';
 import type { PartHost } from './navigation-part.ts';
@@ -24,12 +25,13 @@ interface AnnexOptions {
 export class SidebarAnnex {
   readonly #running: Running<AnnexState, AnnexEvent, AnnexEffect>;
   #options: AnnexOptions;
+  #focus: FocusWatch | null = null;
 
   constructor(host: PartHost, options: AnnexOptions) {
     this.#options = options;
     this.#running = new Running(host, nextAnnex, initialAnnex(askedIn(options)), (effect) => {
       if (effect.type === 'navigate') this.#navigate(effect.id, effect.replace);
-      else if (host.root) carryOutAnnex(host.root, effect, this.send);
+      else if (host.root) carryOutAnnex(host.root, effect, this.send, () => this.#focus?.isWithin() === true);
     });
   }
 
@@ -50,6 +52,12 @@ export class SidebarAnnex {
     runs.keep('leave the annex', shown !== null && !leaving ? [root] : null, (sidebar) =>
       listenForAnnexEscape(sidebar, this.send),
     );
+    // By the one that is shown: what takes its place is another element.
+    const annex = shown === null ? null : root.querySelector<HTMLElement>('.ft-annex');
+    runs.keep('focus in the annex', [annex], (element) => {
+      this.#focus = watchFocusWithin(element);
+      return this.#focus.end;
+    });
   }
 
   #navigate(id: string | null, isReplaced: boolean): void {

@@ -4,6 +4,7 @@ import type { OverlayState } from '../core/interaction/overlay.ts';
 import { filterItems, type Filtered } from '../core/site/filter.ts';
 import type { MenuItem } from '../core/site/menu-item.ts';
 import type { SidebarOptions } from '../core/view/component-options.ts';
+import { markedSelector } from '../core/view/marked.ts';
 import { remembering } from '../core/view/remember.ts';
 import { sidebarView, type SidebarViewEvent } from '../core/view/sidebar-view.ts';
 import { isLarge, pieceSize, withPiece, type MoreEvent, type ShownPieces } from '../core/view/pieces.ts';
@@ -199,7 +200,7 @@ export class SidebarPart extends BasePart<SidebarPartOptions, SidebarState, Side
     const navigation = find('.ft-sidebar-navigation');
     const panel = find('.ft-sidebar-panel');
     const annex = this.#annex.state.shown === null ? null : find('.ft-annex');
-    runs.keep('marked in view', [navigation], (list) => keepMarkedInView(list, '[aria-current]'));
+    runs.keep('marked in view', [navigation], (list) => keepMarkedInView(list, markedSelector));
     runs.keep('keys', [panel], (column) => listenForColumnKeys(column, '.ft-sidebar-navigation'));
     runs.keep('keys of the annex', [annex], (column) => listenForColumnKeys(column, '.ft-menu'));
     runs.keep('space', (options.annex ?? noIds).length > 0 ? [root] : null, listenForSpace);

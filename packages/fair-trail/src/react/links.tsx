@@ -1,12 +1,5 @@
-import {
-  createContext,
-  createElement,
-  type AnchorHTMLAttributes,
-  type ComponentType,
-  type ReactElement,
-  type ReactNode,
-} from 'react';
-import { hostElement } from './host-element.ts';
+import { createContext, type AnchorHTMLAttributes, type ComponentType, type ReactElement, type ReactNode } from 'react';
+import { hostElement, printedElement } from './host-element.ts';
 
 /** The properties of a link component. It must pass all of them to its `a` element, and `aria-current` must win. */
 export interface LinkSlotProps extends AnchorHTMLAttributes<HTMLAnchorElement> {
@@ -39,5 +32,5 @@ export function linkElement(
   // A router's own link marks itself by its own rules, which are not ours; said outright, "false" overrules them.
   const current = props['aria-current'] as LinkSlotProps['aria-current'];
   const own = { ...props, href, 'aria-current': current ?? 'false' } as const;
-  return createElement(link, key === undefined ? own : { ...own, key });
+  return printedElement(link, own, key);
 }

@@ -6,7 +6,7 @@ import { englishWording } from '../core/wording.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
 import type { GivenAddress } from '../dom/given-address.ts';
-import { documentTitle, loadAddress, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
+import { pageHead, loadAddress, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
 import { useGivenSite } from './given-site.ts';
 import { Provide, type SharedProps } from './provide.tsx';
@@ -53,7 +53,7 @@ export function TrailAt({ url, site: given, ...props }: TrailAtProps): ReactNode
   // The same place keeps its identity, so that a change of query renders nothing that depends on the place alone.
   if (!samePosition(position, found)) setPosition(found);
 
-  const title = documentTitle({ site, records, wording: { ...englishWording, ...wording } }, { position });
+  const { title, language } = pageHead({ site, records, wording: { ...englishWording, ...wording } }, { position });
   const address = useRef<GivenAddress | null>(null);
   useBrowserLayoutEffect(() => {
     const given = (address.current = openGivenTrail(arrival));
@@ -62,7 +62,7 @@ export function TrailAt({ url, site: given, ...props }: TrailAtProps): ReactNode
       given.end();
     };
   }, [arrival]);
-  useBrowserLayoutEffect(() => address.current?.show(url, title), [url, title]);
+  useBrowserLayoutEffect(() => address.current?.show(url, { title, language }), [url, title, language]);
 
   const navigate = useCallback(
     (to: string, options: NavigateOptions = {}) => (onNavigate ?? loadAddress)(to, options),

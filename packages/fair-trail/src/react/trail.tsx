@@ -4,7 +4,7 @@ import type { SessionHistory } from '../core/router/history.ts';
 import type { RouterState } from '../core/router/router.ts';
 import type { Presenter, Router } from '../dom/router-interface.ts';
 import type { Eagerness } from '../dom/speculation.ts';
-import { documentTitle } from '../parts/given-trail.ts';
+import { pageHead } from '../parts/given-trail.ts';
 import { createTrail, locationAt, renderedState } from '../parts/trail.ts';
 import { useGivenSite } from './given-site.ts';
 import { Provide } from './provide.tsx';
@@ -95,12 +95,12 @@ function Drawn({ router, rendered }: DrawnProps): ReactNode {
   const { site, records, wording } = useSurroundings();
   const read = () => router.state;
   const state = useSyncExternalStore(router.subscribe, read, () => rendered ?? router.state);
-  const title = documentTitle({ site, records, wording }, state);
+  const { title, language } = pageHead({ site, records, wording }, state);
   useBrowserLayoutEffect(() => router.connect(), [router]);
   useBrowserLayoutEffect(() => {
-    router.describe(title);
+    router.describe({ title, language });
     router.drawn();
-  }, [router, state.arrivals, title]);
+  }, [router, state.arrivals, title, language]);
   return null;
 }
 

@@ -1,5 +1,6 @@
 import { apportion } from '../core/layout/apportion.ts';
 import { fit } from '../core/layout/fit.ts';
+import { markedSelector } from '../core/view/marked.ts';
 
 /** One item of the bar's row: what it should get by the library's own arithmetic, and what the browser gave it. */
 export interface MeasuredShare {
@@ -47,7 +48,7 @@ export function measureShares(list: HTMLElement, priorities: ReadonlyMap<string,
         items.map((item, index) => ({
           width: natural[index] ?? 0,
           priority: priorities.get(keyOf(item)) ?? 0,
-          current: item.querySelector(':scope > [aria-current]') !== null,
+          current: item.querySelector(`:scope > ${markedSelector}`) !== null,
         })),
         { room, gap, more: toggle?.getBoundingClientRect().width ?? 0 },
       )

@@ -118,7 +118,7 @@ describe.each<readonly [7 | 8, 'react' | 'vue']>(effort([...everywhere], [...eve
       expect(hides).toMatch(/<link rel="modulepreload" href="\/point\/assets\/hides-[^"]+\.js">/u);
       if (framework === 'react')
         expect(hides).toMatch(/<link rel="stylesheet" href="\/point\/assets\/hides-[^"]+\.css">/u);
-      expect(hides).toContain('<link rel="canonical" href="https://marram.example/point/hides">');
+      expect(hides).toContain('<link rel="canonical" href="https://marram.example/point/hides" data-ft-of-page>');
       expect(hides).toContain('"@type":"BreadcrumbList"');
       // Nothing of the checks is left in what visitors load.
       const scripts = written.filter((file) => file.endsWith('.js')).map((file) => readIn(project, `dist/${file}`));

@@ -75,11 +75,11 @@ async function write({ address, file }: PageTask): Promise<void> {
   const head: string[] = [];
   if (site.origin !== null && position.entry) {
     const canonical = absoluteAddress(site.origin, address);
-    head.push(`<link rel="canonical" href="${escapeMarkup(canonical)}">`);
+    head.push(`<link rel="canonical" href="${escapeMarkup(canonical)}" data-ft-of-page>`);
     // A page that prints it itself has said all.
     if (!page.html.includes('application/ld+json')) {
       const data = breadcrumbJsonLd(site, breadcrumbs(site, position, records));
-      head.push(`<script type="application/ld+json">${data}</script>`);
+      head.push(`<script type="application/ld+json" data-ft-of-page>${data}</script>`);
     }
   }
   head.push(stageTags[position.entry?.id ?? ''] ?? '', page.head ?? '');

@@ -2,7 +2,9 @@ import {
   defineComponent,
   h,
   inject,
+  onBeforeUpdate,
   shallowRef,
+  triggerRef,
   type FunctionalComponent,
   type InjectionKey,
   type Ref,
@@ -42,7 +44,10 @@ const OwnLink = defineComponent({
   inheritAttrs: false,
   setup(_, { attrs, slots }) {
     const links = useLinks();
-    const content: FunctionalComponent = () => slots['default']?.() ?? [];
+    // The app's link component is given no other content when what stands in the link changes: the content draws itself.
+    const drawing = shallowRef(slots);
+    const content: FunctionalComponent = () => drawing.value['default']?.() ?? [];
+    onBeforeUpdate(() => triggerRef(drawing));
     return (): VNodeArrayChildren => {
       const { href, ...attributes } = attrs;
       // A router's own link marks itself by its own rules, which are not ours; said outright, "false" overrules them.

@@ -14,7 +14,7 @@ import {
 import { locate, samePosition, type Position } from '../core/site/locate.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
 import type { GivenAddress } from '../dom/given-address.ts';
-import { documentTitle, loadAddress, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
+import { pageHead, loadAddress, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
 import type { TrailLocation } from '../parts/surroundings.ts';
 import { report, required } from './given.ts';
 import type { LinkSlotProps } from './links.ts';
@@ -68,7 +68,7 @@ export function useGivenTrail(props: SharedProps, urlNow: () => string, slots: S
     else report(props.onNavigate, url, options);
   };
   const surroundings = provideTrail(props, slots, { location, router, navigate });
-  const title = computed(() => documentTitle(surroundings.value, location.value));
+  const head = computed(() => pageHead(surroundings.value, location.value));
 
   let address: GivenAddress | null = null;
   let stopSaying: (() => void) | undefined;
@@ -76,7 +76,7 @@ export function useGivenTrail(props: SharedProps, urlNow: () => string, slots: S
     address?.end();
     address = openGivenTrail(arrival);
   };
-  const show = () => address?.show(location.value.url, title.value);
+  const show = () => address?.show(location.value.url, head.value);
   onMounted(() => {
     stopSaying = sayScripted();
     open();
@@ -96,7 +96,7 @@ export function useGivenTrail(props: SharedProps, urlNow: () => string, slots: S
     setup: () => {
       onUpdated(show);
       // Drawn again when one of the two is another.
-      return () => (title.value, location.value, null);
+      return () => (head.value, location.value, null);
     },
   });
   return () => [slots['default']?.(), h(Drawn)];

@@ -13,7 +13,7 @@ import {
 import { errorText } from '../core/error-texts.ts';
 import type { SessionHistory } from '../core/router/history.ts';
 import type { Eagerness } from '../dom/speculation.ts';
-import { documentTitle, sayScripted } from '../parts/given-trail.ts';
+import { pageHead, sayScripted } from '../parts/given-trail.ts';
 import { createTrail, locationAt, renderedState } from '../parts/trail.ts';
 import { flag, optional, report } from './given.ts';
 import { provideTrail, sharedProps, siteIn, type SharedProps } from './provide.ts';
@@ -84,7 +84,7 @@ function useRoutedTrail(props: RoutedProps, slots: Slots): () => VNodeArrayChild
   };
   const navigate: (typeof router.value)['navigate'] = (url, options) => router.value.navigate(url, options);
   const surroundings = provideTrail(props, slots, { location, router, navigate });
-  const title = computed(() => documentTitle(surroundings.value, state.value));
+  const head = computed(() => pageHead(surroundings.value, state.value));
 
   let stop: (() => void) | undefined;
   const start = () => {
@@ -98,7 +98,7 @@ function useRoutedTrail(props: RoutedProps, slots: Slots): () => VNodeArrayChild
     look();
   };
   const drawn = () => {
-    router.value.describe(title.value);
+    router.value.describe(head.value);
     router.value.drawn();
   };
   let stopSaying: (() => void) | undefined;
@@ -118,7 +118,7 @@ function useRoutedTrail(props: RoutedProps, slots: Slots): () => VNodeArrayChild
     name: 'Drawn',
     setup: () => {
       onUpdated(drawn);
-      return () => (state.value.arrivals, title.value, null);
+      return () => (state.value.arrivals, head.value, null);
     },
   });
   return () => [slots['default']?.(), h(Drawn)];

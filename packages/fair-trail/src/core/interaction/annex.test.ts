@@ -28,22 +28,33 @@ test.each<[string, AnnexEvent[], string | null, string]>([
     'leaves before another one enters',
     [choose('a'), choose('b'), left],
     null,
-    'go to a, focus-heading, go to b, await-leave, focus-heading, shows b',
+    'go to a, focus-heading, go to b, await-leave, keep-focus, focus-heading, shows b',
   ],
-  ['closes by the item that opened it', [choose('a'), left], 'a', 'go to none, await-leave, shows none'],
+  ['closes by the item that opened it', [choose('a'), left], 'a', 'go to none, await-leave, keep-focus, shows none'],
   ['gives focus back to its item', [{ type: 'escape' }, left], 'a', 'go to none, await-leave, focus-item, shows none'],
-  ['goes when the sidebar is narrowed', [{ type: 'rail' }, left], 'a', 'go to none, await-leave, shows none'],
+  [
+    'keeps focus when Back closes it',
+    [{ type: 'address', id: null }, left],
+    'a',
+    'await-leave, keep-focus, shows none',
+  ],
+  [
+    'goes when the sidebar is narrowed',
+    [{ type: 'rail' }, left],
+    'a',
+    'go to none, await-leave, keep-focus, shows none',
+  ],
   [
     'takes the last of several wishes',
     [choose('b'), choose('c'), left],
     'a',
-    'go to b, await-leave, go to c, focus-heading, shows c',
+    'go to b, await-leave, keep-focus, go to c, focus-heading, shows c',
   ],
   [
     'comes back as it leaves, with the Back button',
     [choose('b'), { type: 'address', id: 'a' }],
     'a',
-    'go to b, await-leave, shows a',
+    'go to b, await-leave, keep-focus, shows a',
   ],
 ])('%s', (_, events, from, expected) => {
   expect(run(events, from)).toBe(expected);

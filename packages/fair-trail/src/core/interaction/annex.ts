@@ -32,7 +32,9 @@ export type AnnexEffect =
   /** Say `left` when what is shown has finished leaving. */
   | { readonly type: 'await-leave' }
   | { readonly type: 'focus-heading' }
-  | { readonly type: 'focus-item'; readonly id: string };
+  | { readonly type: 'focus-item'; readonly id: string }
+  /** As `focus-item`, if focus is in the annex that leaves: Back took away what had it. */
+  | { readonly type: 'keep-focus'; readonly id: string };
 
 type AnnexTransition = Transition<AnnexState, AnnexEffect>;
 
@@ -83,8 +85,11 @@ function follow(state: AnnexState, id: string | null): AnnexTransition {
   // Back to the one that is leaving: it turns round from where it is.
   if (state.shown === id) return to({ ...next, leaving: false });
   if (state.leaving) return to(next);
-  const back: AnnexEffect[] = id === null && state.returns !== null ? [{ type: 'focus-item', id: state.returns }] : [];
-  return { state: { ...next, leaving: true }, effects: [{ type: 'await-leave' }, ...back] };
+  const back: AnnexEffect =
+    id === null && state.returns !== null
+      ? { type: 'focus-item', id: state.returns }
+      : { type: 'keep-focus', id: state.shown };
+  return { state: { ...next, leaving: true }, effects: [{ type: 'await-leave' }, back] };
 }
 
 function enter(state: AnnexState): AnnexTransition {

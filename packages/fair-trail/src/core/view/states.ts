@@ -1,3 +1,5 @@
+import { markedSelector } from './marked.ts';
+
 /** What every control can be in. */
 const control = <Selector extends string>(selector: Selector) =>
   ({
@@ -16,7 +18,7 @@ export const partStates = {
     ...control('.ft-link'),
     expanded: ".ft-panel-trigger[aria-expanded='true']",
     'current page': ".ft-link[aria-current='page']",
-    'current section': '.ft-link[aria-current]',
+    'current section': `.ft-link${markedSelector}`,
     disabled: ".ft-link[aria-disabled='true']",
     pending: '[data-ft-pending]',
     reserved: '.ft-reserved',
@@ -45,7 +47,7 @@ export const partStates = {
   },
   'breadcrumb link': {
     ...control('.ft-breadcrumb-link'),
-    'current page': '.ft-breadcrumb-link[aria-current]',
+    'current page': ".ft-breadcrumb-link[aria-current='page']",
   },
   'breadcrumb button': control('.ft-breadcrumb-button'),
   'notice button': control('.ft-notice-button'),

@@ -53,6 +53,17 @@ export function sidebarAnnexContract(mount: MountSidebar, skipped: SkippedParts 
         await expect.element(annex('Spring')).not.toBeInTheDocument();
       });
 
+      test('that Back closes gives focus back to its item', async () => {
+        mount(request);
+        await expect.element(autumn).toBeVisible();
+        html(autumn).focus();
+        await userEvent.keyboard('{Enter}');
+        await expect.element(annex('Autumn').getByRole('heading')).toHaveFocus();
+        history.back();
+        await expect.element(autumn).toHaveFocus();
+        await expect.element(annex('Autumn')).not.toBeInTheDocument();
+      });
+
       test('leaves before the next one enters', async () => {
         mount(request);
         document.documentElement.style.setProperty('--ft-close', '200ms');
