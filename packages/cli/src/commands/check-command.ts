@@ -26,14 +26,15 @@ export function addCheckCommand(program: Command, version: string): void {
     .action(async (file: string, options: CheckOptions) => {
       const check = async () => {
         const { site, problems, locate } = await readSiteFile(file);
-        const reviewed = site ? locate(reviewSite(site, { release: options.release ?? false })) : [];
+        const reviewed = site ? locate(reviewSite(site)) : [];
+        const toFinding = (found: LocatedProblem): Finding => ({ ...found, severity: levelOf(found, options) });
         report([...problems, ...reviewed].map(toFinding), options, version);
       };
       await (options.watch === true ? runWhileWatching(file, check) : check());
     });
 }
 
-function toFinding({ severity, ...problem }: LocatedProblem): Finding {
-  const level = severity === 'fatal' || problem.code === 'planned-entry' ? 'error' : 'warning';
-  return { ...problem, severity: level };
+function levelOf({ severity, code }: LocatedProblem, { release }: CheckOptions): Finding['severity'] {
+  const isUnfinished = release === true && code === 'planned-entry';
+  return severity === 'fatal' || isUnfinished ? 'error' : 'warning';
 }

@@ -63,13 +63,20 @@ function wordsFor({ kind, label }: SiteAnswerItem): string {
   return kind === 'divider' ? '───' : `(${kind})`;
 }
 
+function targetOf({ action, href, kind, items }: SiteAnswerItem): string {
+  if (action !== undefined) return `action ${action}`;
+  // Only what is planned has neither an address nor items below it.
+  if (href === null && kind === undefined && items.length === 0) return '(planned)';
+  return printable(href ?? '');
+}
+
 function itemRows(item: SiteAnswerItem, level: number, colors: Colors): string[][] {
   const sign = item.mark === null ? ' ' : blazes[item.mark];
   const words = wordsFor(item);
   const label = `${'  '.repeat(level)}${words}`;
   const row = [
     `${colors.green(sign)} ${item.mark === 'page' ? colors.bold(label) : label}`,
-    item.action === undefined ? printable(item.href ?? '') : `action ${item.action}`,
+    targetOf(item),
     item.mark ?? '',
   ];
   return [row, ...item.items.flatMap((below) => itemRows(below, level + 1, colors))];

@@ -22,6 +22,8 @@ export const warningCodes = [
   'site-missing',
   'list-without-links',
   'list-in-use',
+  'list-placeholder',
+  'lists-joined',
   'attribute-unknown',
   'attribute-value',
 ] as const;

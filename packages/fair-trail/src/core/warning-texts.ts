@@ -62,6 +62,14 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
     'is the list of another element already',
     'Give each list to one element. Another menu with the same links is written with a "trail-site".',
   ],
+  'list-placeholder': [
+    'leads nowhere, or to an address that is refused; it is shown as a disabled item',
+    'Give its link an address of a page. What a script handles is a button.',
+  ],
+  'lists-joined': [
+    'holds several lists; they are shown as one menu, with dividers between them',
+    'Write one list. What is no part of the menu stands beside the "nav", with slot="end" for instance.',
+  ],
   'attribute-unknown': ['is not an attribute of this element', 'See the table of its attributes.'],
   'attribute-value': [
     'is not a value of this attribute; it is treated as if it were not there',

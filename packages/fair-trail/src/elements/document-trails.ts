@@ -33,10 +33,9 @@ export function offerTrail(document: Document, source: TrailSource): () => void 
   };
 }
 
-/** The first source that was offered to the document. */
-export function offeredTrail(document: Document): TrailSource | null {
-  const [first] = sources.get(document) ?? [];
-  return first ?? null;
+/** The first source that was offered to the document, of those that an element accepts. */
+export function offeredTrail(document: Document, accepts: (source: TrailSource) => boolean): TrailSource | null {
+  return [...(sources.get(document) ?? [])].find(accepts) ?? null;
 }
 
 /** Calls back when sources come or go. @returns a function that stops listening */

@@ -31,6 +31,8 @@ export interface OwnElement {
   readonly element: Element;
   /** Whether what is in it stands for all that the view has there. */
   readonly hasContent?: boolean;
+  /** Its classes, in place of those of the view. */
+  readonly classes?: string;
 }
 
 /** What stands in the slots of a view, and which of its elements the author has written already. */
@@ -84,7 +86,7 @@ export class DomPrinter<Event> {
     if (own && attributes['aria-current'] === undefined && element.hasAttribute('aria-current')) {
       this.#remove(printed, 'aria-current');
     }
-    for (const name in attributes) this.#write(printed, name, attributes[name] ?? '');
+    for (const name in attributes) this.#write(printed, name, attributes[name] ?? '', own?.classes);
     if (own?.hasContent !== true) {
       printed.children = node.children.map((child) => this.#printNode(child, isDrawing));
       this.#place(printed, [], printed.children);
@@ -239,7 +241,8 @@ export class DomPrinter<Event> {
     }
   }
 
-  #write({ element, isOwn }: PrintedElement<Event>, name: string, value: string): void {
+  #write({ element, isOwn }: PrintedElement<Event>, name: string, written: string, classes?: string): void {
+    const value = name === 'class' ? (classes ?? written) : written;
     if (isOwn && name === 'class') {
       // Most have none of their own, and a list of classes takes far longer.
       if (element.className === '') element.className = value;

@@ -11,15 +11,23 @@ export class ElementSource {
   #stops: readonly (() => void)[] = [];
   readonly #element: HTMLElement;
   readonly #needsSite: () => boolean;
+  readonly #accepts: (source: TrailSource) => boolean;
   readonly #changed: () => void;
 
   /**
    * @param needsSite whether it shows links; without a site, an element that shows none knows the address alone
+   * @param accepts says whether a source that is offered to the document will do
    * @param changed called when there is another source, and when what the source says is another
    */
-  constructor(element: HTMLElement, needsSite: () => boolean, changed: () => void) {
+  constructor(
+    element: HTMLElement,
+    needsSite: () => boolean,
+    accepts: (source: TrailSource) => boolean,
+    changed: () => void,
+  ) {
     this.#element = element;
     this.#needsSite = needsSite;
+    this.#accepts = accepts;
     this.#changed = changed;
   }
 
@@ -46,7 +54,7 @@ export class ElementSource {
       return;
     }
     const around = site as TrailSource | null;
-    this.#follow(this.list ?? around ?? offeredTrail(document) ?? this.#bareSource(document));
+    this.#follow(this.list ?? around ?? offeredTrail(document, this.#accepts) ?? this.#bareSource(document));
   };
 
   /** Takes a list as the source, and offers it to the document. */

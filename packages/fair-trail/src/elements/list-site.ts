@@ -8,12 +8,17 @@ import type { MenuNode, Site } from '../core/site/site.ts';
 export interface ListEntry {
   readonly id: string;
   readonly label: string;
-  /** How the address is written; null for a group. */
+  /** How the address is written; null for what cannot be followed. */
   readonly href: string | null;
   /** What the address is found by, in the form of `pagePath`; null for one of another site, or that stands twice. */
   readonly path: string | null;
+  /** Whether it keeps its place although it can neither be followed nor opened. */
+  readonly isPlain: boolean;
   readonly entries: readonly ListEntry[];
 }
+
+/** As a page that does not exist yet: its item is there, and leads nowhere. */
+const plainDetails = { ...noDetails, planned: true };
 
 /** Lists within lists beyond this are no menu. */
 const deepest = 16;
@@ -25,7 +30,7 @@ const deepest = 16;
 export function listSite(list: readonly ListEntry[], language: string): Site {
   const byId = new Map<string, Entry>();
   const byPath = new Map<string, Entry>();
-  const add = ({ id, label, href, path, entries }: ListEntry, parent: Entry | null, index: number): Entry => {
+  const add = ({ id, label, href, path, isPlain, entries }: ListEntry, parent: Entry | null, index: number): Entry => {
     const below: Entry[] = [];
     const entry = SiteEntry.create(
       {
@@ -43,7 +48,7 @@ export function listSite(list: readonly ListEntry[], language: string): Site {
         entries: below,
         index,
       },
-      noDetails,
+      isPlain ? plainDetails : noDetails,
     );
     byId.set(id, entry);
     if (path !== null) byPath.set(path, entry);

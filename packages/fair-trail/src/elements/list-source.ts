@@ -1,62 +1,45 @@
 import { locate } from '../core/site/locate.ts';
 import type { ViewElement } from '../core/view/view.ts';
 import { warning, type Warning } from '../core/warnings.ts';
-import { isElement } from '../dom/nodes.ts';
 import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
 import type { TrailSource } from './document-trails.ts';
 import type { OwnElement } from './dom-printer.ts';
-import { listSite, pagePath, type ListEntry } from './list-site.ts';
+import { classesOf, ListItems, listSelector, type OwnItem } from './list-items.ts';
+import { listSite } from './list-site.ts';
 import { addressOfWindow, followAddress, goTo } from './page-address.ts';
-
-/** One item of a list that the author has written, and the elements that it is made of. */
-interface OwnItem {
-  readonly item: Element;
-  /** The link, button or text that comes first; null if it is text of the item itself. */
-  readonly lead: Element | null;
-  /** What stands around the lead and goes where the lead is replaced, such as `details`. */
-  readonly frame: Element | null;
-  /** What the item is called, as the author wrote it. */
-  readonly content: readonly ChildNode[];
-  readonly list: Element | null;
-  label: Element | null;
-  isLeadUsed: boolean;
-}
-
-const lists = 'ul, ol, menu';
 
 /** The lists that an element has taken, so that no two have the same. */
 const taken = new WeakSet<Element>();
 
 /** A list of links that the author has written, as the site of the elements that show it. */
 export class ListSource implements TrailSource {
-  readonly surroundings: Surroundings;
   readonly #window: Window;
   readonly #root: Element;
   readonly #list: Element;
   readonly #navigation: Element | null;
-  readonly #items = new Map<string, OwnItem>();
-  readonly #paths = new Set<string>();
+  readonly #items: ListItems;
   readonly #listeners = new Set<() => void>();
-  /** What the addresses of this website begin with. */
-  readonly #start: string;
+  readonly #language: string;
+  #surroundings: Surroundings;
+  /** What was read last, to see whether it is another. */
+  #entries = '';
   #location: TrailLocation | null = null;
 
   /**
    * @param root what holds the list, or the list itself
    */
-  constructor(window: Window, root: Element, list: Element) {
+  constructor(window: Window, root: Element, list: Element, warn: (given: Warning) => void) {
     this.#window = window;
-    const { protocol, host } = window.location;
-    this.#start = `${protocol}//${host}/`;
     this.#root = root;
     this.#list = list;
     this.#navigation = list.closest('nav, [role="navigation"]');
-    const { document } = window;
-    const site = listSite(this.#readList(list, 'item'), document.documentElement.lang || 'en');
-    this.surroundings = surroundingsOf({ site }, null, (url, options) => {
-      goTo(window, url, options?.history === 'replace');
-      this.#report();
-    });
+    this.#items = new ListItems(window.location, warn);
+    this.#language = window.document.documentElement.lang || 'en';
+    this.#surroundings = this.#read();
+  }
+
+  get surroundings(): Surroundings {
+    return this.#surroundings;
   }
 
   get location(): TrailLocation {
@@ -71,8 +54,12 @@ export class ListSource implements TrailSource {
   subscribe(listener: () => void): () => void {
     this.#listeners.add(listener);
     const stop = followAddress(this.#window, listener);
+    const changes = new MutationObserver(() => this.#readAgain());
+    const seen = { childList: true, subtree: true, characterData: true } as const;
+    changes.observe(this.#list, { ...seen, attributes: true, attributeFilter: ['href', 'aria-label'] });
     return () => {
       this.#listeners.delete(listener);
+      changes.disconnect();
       stop();
     };
   }
@@ -98,9 +85,12 @@ export class ListSource implements TrailSource {
     if (classes.includes('ft-bar-navigation') || classes.includes('ft-sidebar-navigation')) {
       return this.#navigation && { element: this.#navigation };
     }
-    const around = path.findLast(({ tag, key }) => tag === 'li' && this.#items.has(key));
-    const item = around && this.#items.get(around.key);
-    if (node === around && item) return { element: item.item };
+    const around = path.findLast(({ tag, key }) => tag === 'li' && this.#items.byId.has(key));
+    const item = around && this.#items.byId.get(around.key);
+    if (node === around && item) {
+      const isWhole = item.kind === 'divider' || item.kind === 'own';
+      return { element: item.item, ...(isWhole && { hasContent: true, classes: classesOf(item) }) };
+    }
     if (classes.includes('ft-menu')) {
       const list = item ? item.list : this.#list;
       return list && { element: list };
@@ -109,6 +99,7 @@ export class ListSource implements TrailSource {
     const isLead = classes.includes('ft-link') || classes.includes('ft-group-label');
     if (isLead && item.lead?.localName === node.tag) {
       item.isLeadUsed = true;
+      if (item.kind === 'placeholder') item.lead.removeAttribute('href');
       return { element: item.lead };
     }
     if (isLead && classes.includes('ft-group-label')) {
@@ -122,7 +113,8 @@ export class ListSource implements TrailSource {
 
   /** Takes away what the author's elements stood in and nothing needs any more, once all of it is printed. */
   clean(): void {
-    for (const { lead, frame, isLeadUsed } of this.#items.values()) {
+    for (const { kind, lead, frame, isLeadUsed } of this.#items.byId.values()) {
+      if (kind === 'own' || kind === 'divider') continue;
       if (!isLeadUsed) lead?.remove();
       frame?.remove();
     }
@@ -141,68 +133,28 @@ export class ListSource implements TrailSource {
     return label;
   }
 
+  #read(): Surroundings {
+    const entries = this.#items.read(this.#list);
+    this.#entries = JSON.stringify(entries);
+    this.#location = null;
+    return surroundingsOf({ site: listSite(entries, this.#language) }, null, (url, options) => {
+      goTo(this.#window, url, options?.history === 'replace');
+      this.#report();
+    });
+  }
+
+  /** Scripts change lists. What is drawn changes the list too, and is read as what it was. */
+  #readAgain(): void {
+    const last = this.#entries;
+    const next = this.#read();
+    if (this.#entries === last) return;
+    this.#surroundings = next;
+    this.#report();
+  }
+
   #report(): void {
     for (const listener of this.#listeners) listener();
   }
-
-  #readList(list: Element, prefix: string): ListEntry[] {
-    return [...list.children].flatMap((item, index) => {
-      if (item.localName !== 'li') return [];
-      const id = `${prefix}-${index}`;
-      const entry = this.#readItem(item, id);
-      return entry ? [entry] : [];
-    });
-  }
-
-  #readItem(item: Element, id: string): ListEntry | null {
-    // The first list in an item is its own, and so is the first link, unless that is in the list.
-    const list = item.querySelector(lists);
-    const isBeforeList = (one: Element | null) => one !== null && list?.contains(one) !== true;
-    const first = item.querySelector('a, button, summary');
-    const lead = isBeforeList(first)
-      ? first
-      : ([...item.children].find((one) => one !== list && !one.contains(list)) ?? null);
-    const content = lead
-      ? [...lead.childNodes]
-      : [...item.childNodes].filter((node) => node !== list && !(isElement(node) && node.contains(list)));
-    const label = nameOf(lead, content);
-    if (label === '') return null;
-    this.#items.set(id, {
-      item,
-      lead,
-      frame: lead?.localName === 'summary' ? lead.closest('details') : null,
-      content,
-      list,
-      label: null,
-      isLeadUsed: false,
-    });
-    // Before what is below it: of the same page twice, the first is its place, and is marked.
-    const address = this.#addressOf(lead?.localName === 'a' ? (lead as HTMLAnchorElement) : null);
-    return { id, label, ...address, entries: list ? this.#readList(list, id) : [] };
-  }
-
-  #addressOf(link: HTMLAnchorElement | null): Pick<ListEntry, 'href' | 'path'> {
-    const href = link?.getAttribute('href') ?? '';
-    // A link that leads nowhere is how lists without scripts name a group.
-    if (!link || href === '' || href.startsWith('#') || /^javascript:/iu.test(href)) return { href: null, path: null };
-    // Resolved once: each part of a link's address is resolved again, which takes longer than all else here.
-    const resolved = link.href;
-    const own = resolved.startsWith(this.#start) ? resolved.slice(this.#start.length - 1) : null;
-    const path = own === null || own.includes('#') ? null : pagePath(own.split('?')[0] ?? '');
-    if (own === null || path === null || this.#paths.has(path)) return { href: resolved, path: null };
-    this.#paths.add(path);
-    return { href: own, path };
-  }
-}
-
-/** What a link is called: its name, its text, or that of its image. */
-function nameOf(lead: Element | null, content: readonly ChildNode[]): string {
-  const said = lead?.getAttribute('aria-label')?.trim() ?? '';
-  const text = content.map((node) => node.textContent ?? '').join('');
-  const image = content
-    .flatMap((node) => (isElement(node) ? [node, ...node.querySelectorAll('img')] : []))
-    .find((one) => one.localName === 'img');
-  return said || text.replace(/\s+/gu, ' ').trim() || (image?.getAttribute('alt')?.trim() ?? '');
 }
 
 /**
@@ -218,13 +170,14 @@ export function takeListIn(
 ): ListSource | null {
   const { ownerDocument: document } = element;
   const named = element.getAttribute('list');
+  const holds = (one: Element) => one.querySelector(`${listSelector}, a[href]`) !== null;
   const root =
     named === null
-      ? content.find((one) => one.matches(lists) || one.querySelector(lists))
+      ? (content.find((one) => one.matches(listSelector) || one.querySelector(listSelector)) ?? content.find(holds))
       : document.getElementById(named);
   if (!root && named === null) return null;
-  const list = root?.matches(lists) ? root : root?.querySelector(lists);
-  if (!root || !list?.querySelector('a[href]') || !document.defaultView) {
+  const list = root ? listIn(root) : null;
+  if (!root || !list?.querySelector('a, button, summary') || !document.defaultView) {
     warn(warning('list-without-links', named ?? element.localName));
     return null;
   }
@@ -233,5 +186,38 @@ export function takeListIn(
     return null;
   }
   taken.add(list);
-  return new ListSource(document.defaultView, root, list);
+  joinLists(list, warn);
+  return new ListSource(document.defaultView, root, list, warn);
+}
+
+/** The list of an element, or one made of the links that stand in it beside each other. */
+function listIn(root: Element): Element | null {
+  const list = root.matches(listSelector) ? root : root.querySelector(listSelector);
+  if (list) return list;
+  const parent = root.querySelector('a[href]')?.parentElement;
+  const links = [...(parent?.children ?? [])].filter((one) => one.localName === 'a' || one.localName === 'button');
+  if (!parent || links.length < root.querySelectorAll('a[href]').length || links.length < 2) return null;
+  const made = root.ownerDocument.createElement('ul');
+  links[0]?.before(made);
+  for (const link of links) {
+    const item = root.ownerDocument.createElement('li');
+    item.append(link);
+    made.append(item);
+  }
+  return made;
+}
+
+/** Lists beside each other in one landmark are one menu, with a divider between them. */
+function joinLists(list: Element, warn: (given: Warning) => void): void {
+  const navigation = list.closest('nav, [role="navigation"]');
+  const others = [...(navigation?.querySelectorAll(listSelector) ?? [])].filter((one) => {
+    return one !== list && !one.parentElement?.closest(listSelector) && !taken.has(one);
+  });
+  for (const other of others) {
+    const divider = list.ownerDocument.createElement('li');
+    divider.setAttribute('role', 'separator');
+    list.append(divider, ...other.children);
+    other.remove();
+  }
+  if (others.length > 0) warn(warning('lists-joined', navigation?.getAttribute('aria-label') ?? 'nav'));
 }

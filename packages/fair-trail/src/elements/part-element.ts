@@ -10,7 +10,7 @@ import { BaseElement } from './base-element.ts';
 import { closestSite } from './closest-site.ts';
 import { DomPrinter, type PrintedElement } from './dom-printer.ts';
 import { ElementSource } from './element-source.ts';
-import type { ListSource } from './list-source.ts';
+import { ListSource } from './list-source.ts';
 import { whenRestored } from './page-address.ts';
 import { takeProperties } from './properties.ts';
 import { SlottedContent, type DrawIcon } from './slotted-content.ts';
@@ -41,6 +41,8 @@ export abstract class PartElement<
   readonly #source = new ElementSource(
     this,
     () => this.needsSite(),
+    // The list of another element is that one's menu: a second one would be its copy.
+    (source) => !this.takeList || !(source instanceof ListSource),
     () => this.schedule(),
   );
   readonly #given: Partial<Options> = {};

@@ -23,7 +23,7 @@ export interface EntryLinkOptions {
 export interface EntryLink {
   readonly options: EntryLinkOptions;
   readonly entry: Entry | undefined;
-  /** Null if the site has no such entry, or its address cannot be written with these params. */
+  /** Null if the site has no such entry, its page is planned, or its address cannot be written with these params. */
   readonly path: string | null;
   /** What the link says where it has no content. */
   readonly label: string;
@@ -39,7 +39,7 @@ export function entryLink(
 ): EntryLink {
   const { entry: id, params } = options;
   const entry = site.entry(id);
-  const path = entry ? hrefOf(site, entry, params, language) : null;
+  const path = entry && !entry.planned ? hrefOf(site, entry, params, language) : null;
   return {
     options,
     entry,
@@ -76,5 +76,5 @@ export function checkEntryLink(
   { site, warn }: Pick<Surroundings, 'site' | 'warn'>,
 ): void {
   checkNames('TrailLink', { site, warn }, () => namesIn('entry', 'entry', id));
-  checkLink(id, entry !== undefined && path === null, { site, warn });
+  checkLink(id, entry?.planned === false && path === null, { site, warn });
 }

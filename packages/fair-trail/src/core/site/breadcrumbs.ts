@@ -9,7 +9,7 @@ import type { Site } from './site.ts';
 export interface Breadcrumb {
   readonly entry: Entry;
   readonly label: string;
-  /** Null for an unlinked group. */
+  /** Null for an unlinked group, and for a planned page. */
   readonly href: string | null;
   /** True for the page itself. False for all where the position is inside an entry or unknown. */
   readonly current: boolean;
@@ -30,7 +30,7 @@ export function breadcrumbs(site: Site, position: Position, records: SiteRecords
   return steps.map((entry) => ({
     entry,
     label: labelOf(site, entry, { params, records, language }),
-    href: hrefOf(site, entry, params, language),
+    href: entry.planned ? null : hrefOf(site, entry, params, language),
     current: status === 'exact' && entry === position.entry,
   }));
 }

@@ -25,7 +25,7 @@ export interface MenuItem {
   readonly choice: string | null;
   /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
-  /** Null if there is no link. */
+  /** Null if it cannot be followed. A `link` without an address is disabled: its page is planned. */
   readonly href: string | null;
   readonly summary: string | null;
   readonly badge: string | null;

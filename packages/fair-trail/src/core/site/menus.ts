@@ -179,14 +179,16 @@ class MenuResolver {
   }
 
   #item(entry: Entry, params: Readonly<Record<string, string>>, items: readonly MenuItem[]): readonly MenuItem[] {
-    const href = hrefOf(this.#site, entry, params, this.#language);
+    // What is planned keeps its place and its mark, and cannot be followed.
+    const href = entry.planned ? null : hrefOf(this.#site, entry, params, this.#language);
+    const isGroup = href === null && !entry.planned;
     // What cannot be linked to is worth a place only for what it holds.
-    if (href === null && items.length === 0) return [];
+    if (isGroup && items.length === 0) return [];
     const text = (texts: Entry['badges']) => texts && textIn(texts, this.#language, this.#site.language);
     const badge = Object.hasOwn(this.#badges, entry.id) ? this.#badges[entry.id] : text(entry.badges);
     const isSpoken = typeof badge === 'object' && badge !== null;
     const item: MenuItem = {
-      kind: href === null ? 'group' : 'link',
+      kind: isGroup ? 'group' : 'link',
       entry,
       params,
       action: null,

@@ -48,7 +48,7 @@ export function neighbors(
 /** The links of this site, in reading order. */
 function* pagesIn(items: readonly MenuItem[]): Generator<MenuItem, void, undefined> {
   for (const item of items) {
-    if (item.kind === 'link' && item.entry?.outside === false) yield item;
+    if (item.href !== null && item.entry?.outside === false) yield item;
     yield* pagesIn(item.items);
   }
 }

@@ -10,21 +10,16 @@ import { reviewLabels, reviewMenu } from './review-menu.ts';
 import { readableSample, sampleAddresses } from './sample-addresses.ts';
 import { everyEntry, everyMenuNode, type DefinedSite, type Site } from './site.ts';
 
-export interface ReviewOptions {
-  /** Whether the site is about to be published, so that planned entries are problems. Default: false. */
-  readonly release?: boolean;
-}
-
 /**
  * Returns likely mistakes in a valid site. All of them are advisory; problems of the site file itself are not repeated.
  *
  * @example
- * for (const { pointer, message, remedy } of reviewSite(site, { release: true })) console.log(pointer, message, remedy);
+ * for (const { pointer, message, remedy } of reviewSite(site)) console.log(pointer, message, remedy);
  */
-export function reviewSite(site: DefinedSite, options: ReviewOptions = {}): readonly Problem[] {
+export function reviewSite(site: DefinedSite): readonly Problem[] {
   const entries = [...everyEntry(site.entries)];
   return [
-    ...entries.flatMap((entry) => reviewEntry(site, entry, options)),
+    ...entries.flatMap((entry) => reviewEntry(site, entry)),
     ...shadowed(site),
     ...overlaps(site),
     ...repeatedDestinations(site, entries),
@@ -34,7 +29,7 @@ export function reviewSite(site: DefinedSite, options: ReviewOptions = {}): read
   ];
 }
 
-function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Problem[] {
+function reviewEntry(site: Site, entry: Entry): Problem[] {
   const found = reviewLabels(site, entry.labels, `${entryPointer(entry)}/label`);
   if (entry.outside) {
     for (const href of new Set(Object.values(entry.hrefs ?? {}))) {
@@ -42,7 +37,7 @@ function reviewEntry(site: Site, entry: Entry, { release }: ReviewOptions): Prob
       found.push(problem('placeholder-link', `${entryPointer(entry)}/href`, { value: href }));
     }
   }
-  if (release && entry.planned) {
+  if (entry.planned) {
     found.push(problem('planned-entry', `${entryPointer(entry)}/planned`, { value: entry.id }));
   }
   return found;

@@ -95,6 +95,9 @@ export function linkView(item: MenuItem, options: MenuViewOptions, ranges?: read
   const newTab = item.entry?.opens === 'new-tab';
   const attributes = {
     class: 'ft-link',
+    // As HTML has a link that cannot be followed (section 4.6.1): it is announced, and has no address.
+    role: item.href === null ? 'link' : null,
+    'aria-disabled': item.href === null ? 'true' : null,
     href: carriedOn(item.href, options.search),
     'aria-current': ariaCurrent(item.mark),
     target: newTab ? '_blank' : null,
