@@ -82,15 +82,21 @@ await build({
 });
 
 // The custom elements for pages without a build: one file, for a script element that a page on a disk may have too. They are
-// made of the production build, whose messages are codes that lead to the documentation.
-for (const [name, entry] of [
-  ['elements', 'index'],
-  ['bar', 'bar-file'],
+// made of the production build, but for its warnings: such a page has no development build that would say them in sentences.
+const ofDevelopment = (files) => ({
+  name: 'of-development',
+  load: (id) => (files.test(id) ? readFileSync(id.replace('/production/', '/'), 'utf8') : null),
+});
+for (const [name, entry, warnings] of [
+  ['elements', 'index', /core\/(?:warning-texts|site\/nearest)\.js$|parts\/name-checks\.js$/u],
+  // The names in a list are its own: there is nothing to check them against.
+  ['bar', 'bar-file', /core\/warning-texts\.js$/u],
 ]) {
   await build({
     configFile: false,
     logLevel: 'warn',
     root: library,
+    plugins: [ofDevelopment(warnings)],
     build: {
       outDir: path.join(library, 'dist'),
       emptyOutDir: false,

@@ -5,6 +5,8 @@
 export const errorCodes = [
   'address-not-written',
   'compiled-version',
+  'compiled-broken',
+  'site-expected',
   'origin-missing',
   'url-missing',
   'trail-missing',

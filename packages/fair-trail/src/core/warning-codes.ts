@@ -15,6 +15,7 @@ export const warningCodes = [
   'link-without-address',
   'audience-unknown',
   'records-unknown',
+  'records-malformed',
   'icon-unknown',
   'action-without-handler',
   'layout-without-content',

@@ -34,6 +34,10 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
     'is not a list of records of the site',
     'Use the name that an entry of the site file has in "records".',
   ],
+  'records-malformed': [
+    'is left out of its menus',
+    'Give a list of objects with "params", texts by name, and "label" if it has one; or "loading" or "failed".',
+  ],
   'icon-unknown': [
     'is an icon that nothing is drawn for',
     'Return a drawing for it from the function "icon", or correct its name in the site file.',

@@ -51,6 +51,40 @@ describe('where the site comes from', () => {
     await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
   });
 
+  test('a compiled site from a server draws no link that runs a script', async () => {
+    const ran = vi.fn();
+    Object.assign(window, { ran });
+    const bad = { id: 'bad', label: 'Bad', href: 'javascript:ran()', outside: true };
+    const compiled = compileSite(site) as unknown as Record<string, unknown>;
+    const entries = [...(compiled['entries'] as object[]), bad];
+    const source = JSON.stringify({ ...compiled, entries, menus: { main: ['today', 'bad'] } });
+    const container = write(
+      `<trail-site url="/" src="data:application/json,${encodeURIComponent(source)}"><trail-bar></trail-bar></trail-site>`,
+    );
+    await expect.element(link('Today')).toBeVisible();
+    container.addEventListener('click', (event) => {
+      if (!(event.target as Element).closest('a[href^="javascript:" i]')) event.preventDefault();
+    });
+    for (const one of container.querySelectorAll<HTMLElement>('a, li')) one.click();
+    await tick();
+    expect(ran).not.toHaveBeenCalled();
+    expect(container.innerHTML).not.toContain('javascript:');
+  });
+
+  test.each([[{}], [5], ['/nowhere.json'], [[]], [{ compiled: 1 }], [{ find: () => null }]])(
+    'the property %j is reported as no site, once, and nothing is thrown',
+    async (given) => {
+      const codes: string[] = [];
+      const noted = (event: Event) => {
+        event.preventDefault();
+        codes.push((event as CustomEvent<{ code: string }>).detail.code);
+      };
+      document.addEventListener('trail-warning', noted, { once: true });
+      show(make('trail-site', { site: given, url: '/hides' }, make('trail-bar')));
+      await expect.poll(() => codes).toEqual(['site-not-loaded']);
+    },
+  );
+
   test('a file that is not available, or is no site, is reported once, and what was there stays', async () => {
     const codes: string[] = [];
     const noted = (event: Event) => {

@@ -14,6 +14,7 @@ import type { GivenAddress } from '../dom/given-address.ts';
 import { logWarning } from '../dom/log-warning.ts';
 import type { NavigateOptions } from '../dom/router-interface.ts';
 import { pageHead, openGivenTrail, sayScripted } from '../parts/given-trail.ts';
+import { checkRecords } from '../parts/name-checks.ts';
 import { surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
 import { readAttributes } from './attributes.ts';
 import { BaseElement } from './base-element.ts';
@@ -117,6 +118,7 @@ export class TrailSite extends BaseElement implements TrailSource {
     const site = this.#loaded;
     if (!site) return null;
     const { audience, records, badges, wording } = this;
+    checkRecords({ site, warn: this.#warn }, records);
     return (this.#surroundings ??= surroundingsOf(
       { site, audience, records, badges, wording, onAction: this.#act, onWarning: this.#warn },
       null,
@@ -195,15 +197,17 @@ export class TrailSite extends BaseElement implements TrailSource {
     const source = this.#given.site ?? this.getAttribute('src') ?? script;
     if (source === null || source === this.#source) return;
     this.#source = source;
+    const name = typeof source === 'string' ? source : 'The site of a trail-site';
+    const report = (error: unknown) => this.#source === source && this.#warn(warning('site-not-loaded', name, error));
     if (typeof source === 'object' && isLoaded(source)) {
-      this.#take(currentSite(siteOf(source)));
+      try {
+        this.#take(currentSite(siteOf(source)));
+      } catch (error) {
+        report(error);
+      }
       return;
     }
-    const name = typeof source === 'string' ? source : 'The site of a trail-site';
-    readSite(source, this.baseURI, this.#base()).then(
-      (site) => this.#source === source && this.#take(site),
-      (error: unknown) => this.#source === source && this.#warn(warning('site-not-loaded', name, error)),
-    );
+    readSite(source, this.baseURI, this.#base()).then((site) => this.#source === source && this.#take(site), report);
   };
 
   /** While an app is developed, its site file changes. */

@@ -4,6 +4,7 @@ import type * as development from './name-checks.ts';
 export const namesIn: typeof development.namesIn = () => [];
 export const menuNameIn: typeof development.menuNameIn = () => [];
 export const checkNames: typeof development.checkNames = () => undefined;
+export const checkRecords: typeof development.checkRecords = () => undefined;
 export const checkIcons: typeof development.checkIcons = () => undefined;
 export const checkLink: typeof development.checkLink = () => undefined;
 export const noteStage: typeof development.noteStage = () => undefined;

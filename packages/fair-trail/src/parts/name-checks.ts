@@ -1,4 +1,5 @@
 import type { MenuItem } from '../core/site/menu-item.ts';
+import { isRecord } from '../core/site/records.ts';
 import { everyEntry, everyMenuNode, type Site } from '../core/site/site.ts';
 import type { WarningCode } from '../core/warning-codes.ts';
 import { nameWarning, warning } from '../core/warnings.ts';
@@ -70,6 +71,20 @@ export function checkNames(
     const found = nameWarning(code, name, `${component}, property "${property}"`, names);
     const isSure = kind !== 'audience' || site.audiences !== null || found.remedy.startsWith('Did you mean');
     if (isSure && isNew(site, `${component} ${property} ${name}`)) warn(found);
+  }
+}
+
+/** In development, reports records that cannot be drawn: by their name, the entry and the item. */
+export function checkRecords({ site, warn = logWarning }: Checked, records: object | undefined): void {
+  for (const { id, records: name } of everyEntry(site.entries)) {
+    if (name === null || !records || !Object.hasOwn(records, name)) continue;
+    const list = (records as Readonly<Record<string, unknown>>)[name];
+    if (list === 'loading' || list === 'failed' || list === null || list === undefined) continue;
+    const wrong = Array.isArray(list) ? list.findIndex((item) => !isRecord(item)) : -1;
+    if (Array.isArray(list) && wrong < 0) continue;
+    const what = wrong < 0 ? 'what is given' : `item ${wrong}`;
+    const place = `records "${name}" of the entry "${id}": ${what}`;
+    if (isNew(site, place)) warn(warning('records-malformed', place));
   }
 }
 

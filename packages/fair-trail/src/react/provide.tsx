@@ -6,7 +6,7 @@ import type { Site } from '../core/site/site.ts';
 import type { Warning } from '../core/warnings.ts';
 import type { Wording } from '../core/wording.ts';
 import type { Presenter, Router } from '../dom/router-interface.ts';
-import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { checkNames, checkRecords, namesIn } from '../parts/name-checks.ts';
 import { actionReporter, surroundingsOf, type LocationSource, type Surroundings } from '../parts/surroundings.ts';
 import { LinksContext, type LinkSlot } from './links.tsx';
 import { LocationContext, PresenterContext, SurroundingsContext } from './trail-context.ts';
@@ -48,6 +48,7 @@ function useNameChecks({ site, audience, records, badges, onWarning: warn }: Sha
       ...namesIn('records', 'records', records),
       ...namesIn('entry', 'badges', badges),
     ]);
+    checkRecords({ site, warn }, records);
   }, [site, audience, records, badges, warn]);
 }
 

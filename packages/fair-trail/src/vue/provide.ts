@@ -10,7 +10,7 @@ import type { Warning } from '../core/warnings.ts';
 import type { Wording } from '../core/wording.ts';
 import type { Arrival } from '../dom/arrivals.ts';
 import type { NavigateOptions, Presenter, Router } from '../dom/router-interface.ts';
-import { checkNames, namesIn } from '../parts/name-checks.ts';
+import { checkNames, checkRecords, namesIn } from '../parts/name-checks.ts';
 import { actionReporter, surroundingsOf, type Surroundings, type TrailLocation } from '../parts/surroundings.ts';
 import { optional, plain, report, required, type Listener } from './given.ts';
 import { linksKey, type LinkSlotProps } from './links.ts';
@@ -113,12 +113,14 @@ export function provideTrail(
     });
     watch(
       () => [siteIn(props), props.audience, props.records, props.badges] as const,
-      ([site, audience, records, badges]) =>
+      ([site, audience, records, badges]) => {
         checkNames('Trail', { site, warn: warn() }, () => [
           ...namesIn('audience', 'audience', audience === 'unknown' ? null : audience),
           ...namesIn('records', 'records', records),
           ...namesIn('entry', 'badges', badges),
-        ]),
+        ]);
+        checkRecords({ site, warn: warn() }, records);
+      },
       { immediate: true },
     );
   });

@@ -36,19 +36,31 @@ const outside = /^(?:https?:\/\/[^/\\?#]|mailto:.|tel:.)/iu;
 /** Two slashes, or a backslash that is no escape: browsers read both as the start of a host. */
 const namesHost = /^\/(?:\/|\\[^\\:*{}()?+#])/u;
 
+/** Characters that are not seen, turn the text around them, or are another kind of space: an address elsewhere has none. */
+const unseen = /\p{C}|[^\S ]/u;
+
 /** What an entry's `href` is: a path of this site, an address elsewhere, or nothing that may be linked to. */
 export function hrefKind(href: string): 'path' | 'outside' | 'unsafe' {
   if (dropped.test(href)) return 'unsafe';
   if (href.startsWith('/')) return namesHost.test(href) ? 'unsafe' : 'path';
-  return outside.test(href) && parseUrl(href) ? 'outside' : 'unsafe';
+  return outside.test(href) && !unseen.test(href) && parseUrl(href) ? 'outside' : 'unsafe';
+}
+
+/** A path that no parser reads as anything else. */
+const plainPath = /^\/(?:[\w.~%!$&'()*+,;=:@?#-][\w.~%!$&'()*+,;=:@?#/-]*)?$/u;
+
+/** Whether an address may be drawn as a link, whoever made the site that it comes from. */
+export function mayBeLinked(href: string): boolean {
+  // Nearly all addresses are plain, and a page has thousands.
+  return plainPath.test(href) || hrefKind(href) !== 'unsafe';
 }
 
 /**
  * A base path as links write it, with one slash before it and none after it; the empty string for the root. Null for
  * what is no path, or one that a browser reads otherwise.
  */
-export function readBase(base: string): string | null {
-  if (dropped.test(base) || /[?#\\]|^\/\//u.test(base) || parseUrl(base)) return null;
+export function readBase(base: unknown): string | null {
+  if (typeof base !== 'string' || dropped.test(base) || /[?#\\]|^\/\//u.test(base) || parseUrl(base)) return null;
   const segments = base.split('/').filter(Boolean);
   if (segments.some((segment) => isDots(decodeSegment(segment)))) return null;
   return segments.map((segment) => `/${encodeLiteral(wellFormed(segment))}`).join('');

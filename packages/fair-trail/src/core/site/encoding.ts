@@ -51,8 +51,11 @@ export function encodeText(text: string): string {
   return encode('/', '/', encode(encodedSlash, '%2F', encodeSegment))(text);
 }
 
-/** A "%" that encodes nothing, and whatever a browser encodes in a path or takes for something else. */
-const misread = /%(?![\da-fA-F]{2})|[^!$%&-;=@-[\]_a-z|~\P{ASCII}]/gu;
+/**
+ * A "%" that encodes nothing, whatever a browser encodes in a path or takes for something else, and characters that are not
+ * seen or are another kind of space.
+ */
+const misread = /%(?![\da-fA-F]{2})|[^!$%&-;=@-[\]_a-z|~\P{ASCII}]|[\p{C}\p{Z}]/gu;
 
 /** Text of a site file as a link writes it: as it is, but for what would not be read as the same text again. */
 export function encodeLiteral(text: string): string {

@@ -1,3 +1,4 @@
+import { mayBeLinked } from './address.ts';
 import { addressIn, hasAll, templatesOf } from './entry-templates.ts';
 import { textIn } from './texts.ts';
 import type { SiteShape } from './definition.ts';
@@ -59,6 +60,12 @@ export function hrefIn(site: Site, id: string, language: string, params: Params 
  * hrefOf(site, entry, {}); // null: the param is missing
  */
 export function hrefOf(site: Site, entry: Entry, params: Params = {}, language = site.language): string | null {
+  const href = writtenHref(site, entry, params, language);
+  // A site may come from anywhere: what is drawn as a link is looked at here, whoever has checked it before.
+  return href !== null && mayBeLinked(href) ? href : null;
+}
+
+function writtenHref(site: Site, entry: Entry, params: Params, language: string): string | null {
   if (entry.hrefs && entry.outside) return textIn(entry.hrefs, language, site.language);
   const templates = templatesOf(site, entry, language);
   const isPlain = entry.paramNames.length === entry.query.length;

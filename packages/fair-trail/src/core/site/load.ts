@@ -1,5 +1,6 @@
 import { type Localized, nothingByLanguage, type Texts } from './texts.ts';
 import { errorText } from '../error-texts.ts';
+import { isCompiledForm, isSite } from './check-loaded.ts';
 import { compiledVersion, type CompiledEntry, type CompiledMenuItem, type CompiledSite } from './compiled.ts';
 import type { SiteShape } from './definition.ts';
 import type { Entry } from './entry.ts';
@@ -13,9 +14,9 @@ import type { MenuNode, Site } from './site.ts';
 /**
  * Loads a compiled site. The result works like the site that `defineSite` returns for the same definition.
  *
- * @param compiled what `compileSite` or the command `fair-trail compile` wrote; it may have been JSON in between. It is not
- *   checked again: load only what your own build wrote.
- * @throws TypeError for a value that another version of the library compiled
+ * @param compiled what `compileSite` or the command `fair-trail compile` wrote; it may have been JSON in between. Only its
+ *   form is checked: load what your own build wrote.
+ * @throws TypeError for a value that another version of the library compiled, and for one with fields of other types
  * @example
  * const site = loadSite(compiled);
  * locate(site, '/hides').status; // 'exact'
@@ -24,16 +25,27 @@ export function loadSite<Definition extends SiteShape>(compiled: CompiledSite<De
   // What comes of a file may be anything.
   const { compiled: version } = (compiled as { readonly compiled?: unknown } | null) ?? {};
   if (version !== compiledVersion) throw new TypeError(errorText('compiled-version'));
+  if (!isCompiledForm(compiled)) throw new TypeError(errorText('compiled-broken'));
   return load(compiled) as Site<Definition>;
 }
 
 const loaded = new WeakMap<CompiledSite, Site>();
 
-/** A site that may be compiled. One value is loaded once, so that what is remembered of a site stays known. */
+/**
+ * A site that may be compiled. One value is loaded once, so that what is remembered of a site stays known.
+ *
+ * @throws TypeError for what is neither
+ */
 export function siteOf(site: Site | CompiledSite): Site {
-  if (!('compiled' in site)) return site;
-  const known = loaded.get(site) ?? loadSite(site);
-  loaded.set(site, known);
+  if (isSite(site)) return site;
+  // Without types, anything may be given for a site.
+  const given: unknown = site;
+  if (typeof given !== 'object' || given === null || !('compiled' in given)) {
+    throw new TypeError(errorText('site-expected'));
+  }
+  const compiled = given as CompiledSite;
+  const known = loaded.get(compiled) ?? loadSite(compiled);
+  loaded.set(compiled, known);
   return known;
 }
 
@@ -89,7 +101,7 @@ function load(compiled: CompiledSite): Site {
 
   const entryOf = (id: string): Entry => {
     const entry = byId.get(id);
-    if (!entry) throw new TypeError(errorText('compiled-version'));
+    if (!entry) throw new TypeError(errorText('compiled-broken'));
     return entry;
   };
 

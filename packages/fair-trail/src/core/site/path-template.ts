@@ -64,9 +64,10 @@ function readTokens(template: PathTemplate): readonly Token[] {
 export type Params = Readonly<Record<string, string | undefined>>;
 
 export function paramValue(params: Params, name: string): string {
-  // Without types, a number is given for a text.
-  const value: unknown = Object.hasOwn(params, name) ? params[name] : '';
-  return typeof value === 'number' ? String(value) : ((value as string | undefined) ?? '');
+  const given: unknown = params;
+  // Without types, a number is given for a text, or anything for the params.
+  const value: unknown = typeof given === 'object' && given !== null && Object.hasOwn(given, name) ? params[name] : '';
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
 }
 
 /** An address, and the values of its params as they are written in it, decoded. */

@@ -12,9 +12,39 @@ export type RecordList = readonly SiteRecord[] | 'loading' | 'failed';
 /** The lists that entries name in `records`. A missing list shows nothing. */
 export type SiteRecords = Readonly<Record<string, RecordList>>;
 
-/** The entry's list, or null where it has none. */
+/** The entry's list, or null where it has none. What comes from data may be anything: only sound records are in it. */
 export function recordsOf(entry: Entry, records: SiteRecords): RecordList | null {
-  return entry.records !== null && Object.hasOwn(records, entry.records) ? (records[entry.records] ?? null) : null;
+  const given: unknown = records;
+  if (entry.records === null || typeof given !== 'object' || given === null || !Object.hasOwn(given, entry.records)) {
+    return null;
+  }
+  const list: unknown = records[entry.records];
+  if (list === 'loading' || list === 'failed') return list;
+  return Array.isArray(list) ? soundRecords(list) : null;
+}
+
+const soundLists = new WeakMap<readonly unknown[], readonly SiteRecord[]>();
+
+/** The list itself where all of it is sound, since what is made of it is kept by its identity. */
+function soundRecords(list: readonly unknown[]): readonly SiteRecord[] {
+  if (list.every(isRecord)) return list;
+  const known = soundLists.get(list) ?? list.filter(isRecord);
+  soundLists.set(list, known);
+  return known;
+}
+
+/** Whether a value can be drawn as a record: texts for params, and a text for a label. */
+export function isRecord(value: unknown): value is SiteRecord {
+  if (typeof value !== 'object' || value === null) return false;
+  const { params, label } = value as Partial<Record<keyof SiteRecord, unknown>>;
+  const isText = (one: unknown) => typeof one === 'string' || typeof one === 'number';
+  return (
+    typeof params === 'object' &&
+    params !== null &&
+    !Array.isArray(params) &&
+    Object.values(params).every(isText) &&
+    (label === undefined || isText(label))
+  );
 }
 
 /** The record with exactly these params. */
