@@ -119,8 +119,10 @@ function kindOf(item: Element, lead: Element | null, list: Element | null): OwnI
 /** Whether nothing can be gone to by a link: it is a placeholder, or runs a script. */
 function leadsNowhere(link: Element): boolean {
   const href = link.getAttribute('href')?.trim() ?? '';
-  const isSafe = !URL.canParse(href) || /^(?:https?|mailto|tel|file):/iu.test(new URL(href).protocol);
-  return href === '' || href === '#' || !isSafe || link.getAttribute('aria-disabled') === 'true';
+  // On a page from a disk, and only there, addresses of files are those of the website.
+  const isSafe = !URL.canParse(href) || /^(?:https?|mailto|tel):/iu.test(href) || link.baseURI.startsWith('file:');
+  const isScript = /^(?:javascript|data|vbscript|blob):/iu.test(href);
+  return href === '' || href === '#' || isScript || !isSafe || link.getAttribute('aria-disabled') === 'true';
 }
 
 /** What stands in a list without an item around it, in one. Empty text and scripts need none. */
