@@ -44,7 +44,9 @@ export function followLeftLinks(window: Window): LeftLinks {
   window.addEventListener('popstate', () => (isTraversal = true), { signal });
   return {
     follow() {
-      // A router may draw the page in its own listener, before ours is called. Whoever goes on gets an entry of a new key.
+      // A router may draw the page in its own listener, before ours is called: then the event is under way. Whoever goes on gets
+      // an entry of a new key.
+      // eslint-disable-next-line @typescript-eslint/no-deprecated -- Nothing else says which event is under way.
       const cameBack = hasKeys(window) ? left.has(entryKey(window)) : isTraversal || isPopstate(window.event);
       isTraversal = false;
       if (cameBack) {

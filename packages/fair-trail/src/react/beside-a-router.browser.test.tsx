@@ -1,4 +1,4 @@
-import { useState, useSyncExternalStore, type MouseEvent, type ReactNode } from 'react';
+import { useSyncExternalStore, type MouseEvent, type ReactNode } from 'react';
 import { afterEach, expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite } from '../core/site/define.ts';
@@ -71,13 +71,7 @@ test.each(['/', '/hides', '/hides/reedbed', '/species'])(
 );
 
 test('only the marked link has a painted mark, after each page change', async () => {
-  let go: (url: string) => void = () => undefined;
-  function Routed(): ReactNode {
-    const [url, setUrl] = useState('/');
-    go = setUrl;
-    return <Shell url={url} link={OwnLink} />;
-  }
-  mount(<Routed />);
+  const { render } = mount(<Shell url="/" link={OwnLink} />);
   const bar = page.getByRole('navigation', { name: 'Main' });
   const paintedMarks = () =>
     [...bar.element().querySelectorAll('.ft-link')].flatMap((link) => {
@@ -91,7 +85,7 @@ test('only the marked link has a painted mark, after each page change', async ()
     ['/species', 'Species'],
   ] as const) {
     await expect.element(bar).toBeVisible();
-    go(url);
+    render(<Shell url={url} link={OwnLink} />);
     await expect.poll(() => paintedMarks().map((text) => text.replace(/^\w+(?=[A-Z])/u, ''))).toEqual([label]);
   }
 });
