@@ -113,7 +113,8 @@ export const noTabSelected: Rule = {
     for (const list of deepElements(document, '[role~="tablist"]')) {
       const tabs = deepElements(list, '[role~="tab"]').filter(isExposed);
       const isStated = tabs.some(
-        (tab) => tab.getAttribute('aria-selected') === 'true' || tab.matches('[aria-current]:not([aria-current="false"])'),
+        (tab) =>
+          tab.getAttribute('aria-selected') === 'true' || tab.matches('[aria-current]:not([aria-current="false"])'),
       );
       if (tabs.length > 1 && !isStated) yield { element: list };
     }
