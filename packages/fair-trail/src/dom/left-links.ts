@@ -28,6 +28,7 @@ export function followLeftLinks(window: Window): LeftLinks {
   /** What was activated last, on which entry: only the next page says whether it was followed. */
   let activated: { readonly key: string; readonly sign: LinkSign | null } | null = null;
   let isTraversal = false;
+  let lastKey = entryKey(window);
   const listening = new AbortController();
   const { signal } = listening;
   // First of all: by the time that others have heard it, the address may be another one.
@@ -47,7 +48,10 @@ export function followLeftLinks(window: Window): LeftLinks {
       // A router may draw the page in its own listener, before ours is called: then the event is under way. Whoever goes on gets
       // an entry of a new key.
       // eslint-disable-next-line @typescript-eslint/no-deprecated -- Nothing else says which event is under way.
-      const cameBack = hasKeys(window) ? left.has(entryKey(window)) : isTraversal || isPopstate(window.event);
+      const isBack = hasKeys(window) ? left.has(entryKey(window)) : isTraversal || isPopstate(window.event);
+      // A router that keeps its own history, beside the browser's, goes on and back within one entry.
+      const cameBack = isBack && entryKey(window) !== lastKey;
+      lastKey = entryKey(window);
       isTraversal = false;
       if (cameBack) {
         const sign = left.get(entryKey(window));

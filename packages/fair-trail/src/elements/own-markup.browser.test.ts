@@ -57,7 +57,7 @@ test.each([
   await expect.element(item).toHaveAttribute('aria-disabled', 'true');
   const { left, top, width, height } = item.element().getBoundingClientRect();
   expect(document.elementFromPoint(left + width / 2, top + height / 2)?.closest('a')).toBe(item.element());
-  // It can be told from its neighbors, and says so under the pointer.
+  // It differs from its neighbors, and the pointer shows that too.
   const style = getComputedStyle(item.element());
   expect([style.cursor, style.color]).not.toContain(getComputedStyle(nav.getByText('Visit').element()).color);
   (item.element() as HTMLElement).click();

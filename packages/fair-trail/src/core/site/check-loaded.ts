@@ -7,33 +7,33 @@ import type { Site } from './site.ts';
  * wrote it has checked.
  */
 
-type Fields = Readonly<Record<string, unknown>>;
-type Check = (value: unknown) => boolean;
+type LoadedFields = Readonly<Record<string, unknown>>;
+type FormCheck = (value: unknown) => boolean;
 
-const isFields = (value: unknown): value is Fields =>
+const isFields = (value: unknown): value is LoadedFields =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-const isText: Check = (value) => typeof value === 'string';
-const isFlag: Check = (value) => typeof value === 'boolean';
+const isText: FormCheck = (value) => typeof value === 'string';
+const isFlag: FormCheck = (value) => typeof value === 'boolean';
 const listOf =
-  (check: Check): Check =>
+  (check: FormCheck): FormCheck =>
   (value) =>
     Array.isArray(value) && value.every(check);
 const valuesOf =
-  (check: Check): Check =>
+  (check: FormCheck): FormCheck =>
   (value) =>
     isFields(value) && Object.values(value).every(check);
-const isLocalized: Check = (value) => isText(value) || valuesOf(isText)(value);
+const isLocalized: FormCheck = (value) => isText(value) || valuesOf(isText)(value);
 const areTexts = listOf(isText);
 
 /** Whether an object has these fields, where it has them. */
 const has =
-  (fields: Readonly<Record<string, Check>>, required: readonly string[]): Check =>
+  (fields: Readonly<Record<string, FormCheck>>, required: readonly string[]): FormCheck =>
   (value) =>
     isFields(value) &&
     required.every((name) => value[name] !== undefined) &&
     Object.entries(fields).every(([name, check]) => value[name] === undefined || check(value[name]));
 
-const detailChecks: Readonly<Record<string, Check>> = {
+const detailChecks: Readonly<Record<string, FormCheck>> = {
   localized: isLocalized,
   boolean: isFlag,
   number: (value) => typeof value === 'number',
@@ -41,7 +41,7 @@ const detailChecks: Readonly<Record<string, Check>> = {
   audience: areTexts,
 };
 
-const hasEntryFields: Check = has(
+const hasEntryFields: FormCheck = has(
   {
     ...Object.fromEntries(detailNames.map(({ name, type }) => [name, detailChecks[type] ?? (() => true)])),
     id: isText,
@@ -58,13 +58,13 @@ const hasEntryFields: Check = has(
 );
 
 /** An address that languages write differently has its templates beside it. */
-const isEntry: Check = (value) => {
+const isEntry: FormCheck = (value) => {
   if (!hasEntryFields(value)) return false;
-  const { href, outside, templates } = value as Fields;
+  const { href, outside, templates } = value as LoadedFields;
   return !isFields(href) || outside === true || templates !== undefined;
 };
 
-const isMenuItem: Check = (value) =>
+const isMenuItem: FormCheck = (value) =>
   isText(value) ||
   (['entry', 'label', 'either', 'divider'].some((name) => isFields(value) && name in value) &&
     has(
@@ -83,7 +83,7 @@ const isMenuItem: Check = (value) =>
     )(value));
 
 /** Whether a value has the form of a compiled site. */
-export const isCompiledForm: Check = has(
+export const isCompiledForm: FormCheck = has(
   {
     name: isLocalized,
     title: isLocalized,

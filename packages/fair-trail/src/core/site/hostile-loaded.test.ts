@@ -140,7 +140,7 @@ describe('a compiled site that someone else wrote', () => {
     );
   });
 
-  test.each([
+  test.each<[unknown]>([
     [null],
     [undefined],
     ['text'],
