@@ -150,7 +150,7 @@ describe('a compiled site that someone else wrote', () => {
     [{ find: () => null, menus: new Map() }],
     [[]],
   ])('%j is not a site', (value) => {
-    expect(() => siteOf(value as unknown as Site)).toThrow(/\[site-expected\]$/u);
+    expect(() => siteOf(value as Site)).toThrow(/\[site-expected\]$/u);
   });
 });
 
