@@ -19,6 +19,7 @@ export const warningCodes = [
   'icon-unknown',
   'action-without-handler',
   'layout-without-content',
+  'layout-without-stage',
   'site-not-loaded',
   'site-missing',
   'list-without-links',

@@ -50,6 +50,10 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
     'is shown in a layout that has no main content',
     'Put a Stage, or a "main" element, into the content of the Layout.',
   ],
+  'layout-without-stage': [
+    'has a layout that shows no Stage, so that its pages are not shown',
+    'Put a Stage into the layout, where the page is to stand.',
+  ],
   'site-not-loaded': [
     'could not be loaded as a site; what the page held stays as it is',
     'See the error beside this. Check the file with "fair-trail check", and that the server sends it.',

@@ -4,6 +4,8 @@ export interface RoomReport {
   readonly needed: number | null;
   /** Whether the toggle stands in for the row. */
   readonly narrow: boolean;
+  /** Whether the end slot does not fit into one row with brand and toggle. */
+  readonly isEndAway: boolean;
   /** Whether focus is on the toggle, or was until the toggle went. */
   readonly focusOnToggle: boolean;
 }
@@ -20,15 +22,19 @@ export function watchRoom(
   const { defaultView: window } = row.ownerDocument;
   let timer = 0;
   let focusOnToggle = false;
+  // In em. While the end slot is in the panel, it cannot be measured beside the toggle.
+  let neededWithEnd = 0;
   const measure = () => {
     const narrow = toggle !== null && getComputedStyle(toggle).display !== 'none';
     focusOnToggle ||= toggle?.matches(':focus') === true;
     const needed = narrow ? null : neededRoom(row);
+    if (narrow && row.querySelector(':scope > .ft-bar-end')) neededWithEnd = oneRow(row);
+    const isEndAway = narrow && neededWithEnd > row.getBoundingClientRect().width / fontSizeOf(row);
     // Not within the observer: what is drawn for it would be measured in the same round, which browsers warn of.
     window?.clearTimeout(timer);
     timer =
       window?.setTimeout(() => {
-        report({ narrow, needed, focusOnToggle });
+        report({ narrow, needed, isEndAway, focusOnToggle });
         focusOnToggle = false;
       }) ?? 0;
   };
@@ -42,10 +48,25 @@ export function watchRoom(
   };
 }
 
+function fontSizeOf(element: HTMLElement): number {
+  return Number.parseFloat(getComputedStyle(element).fontSize) || 16;
+}
+
+/** The width, in em, that a row needs whose menu is behind its toggle, each of its parts as narrow as it may be. */
+function oneRow(row: HTMLElement): number {
+  const { columnGap, paddingInlineStart, paddingInlineEnd } = getComputedStyle(row);
+  row.toggleAttribute('data-ft-measured', true);
+  const widths = [...row.children].map((child) => child.getBoundingClientRect().width);
+  row.toggleAttribute('data-ft-measured', false);
+  const gaps = (Number.parseFloat(columnGap) || 0) * (widths.length - 1);
+  const padding = Number.parseFloat(paddingInlineStart) + Number.parseFloat(paddingInlineEnd);
+  return (widths.reduce((sum, width) => sum + width, 0) + gaps + padding) / fontSizeOf(row);
+}
+
 /** The width, in em, that the row would need for what sticks out of it; null if nothing does. */
 function neededRoom(row: HTMLElement): number | null {
   const style = getComputedStyle(row);
-  const fontSize = Number.parseFloat(style.fontSize) || 16;
+  const fontSize = fontSizeOf(row);
   const box = row.getBoundingClientRect();
   const isReversed = style.direction === 'rtl';
   const padding = Number.parseFloat(style.paddingInlineEnd) || 0;

@@ -7,4 +7,5 @@ export const checkNames: typeof development.checkNames = () => undefined;
 export const checkRecords: typeof development.checkRecords = () => undefined;
 export const checkIcons: typeof development.checkIcons = () => undefined;
 export const checkLink: typeof development.checkLink = () => undefined;
+export const checkLayout: typeof development.checkLayout = () => undefined;
 export const noteStage: typeof development.noteStage = () => undefined;

@@ -134,6 +134,24 @@ function audiencesIn(site: Site): readonly string[] {
   return [...new Set([...(site.audiences ?? []), ...used])];
 }
 
+/** How long a layout may take to draw its stage, in milliseconds. */
+const layoutPatience = 1000;
+
+/**
+ * In development, reports a layout around pages that holds no stage for them.
+ *
+ * @param stage the element of the stage that shows the layout
+ * @param key of what the stage shows
+ */
+export function checkLayout(stage: Element, key: string, { site, warn = logWarning }: Checked): void {
+  const [kind, id = ''] = key.split(' ');
+  if (kind !== 'layout') return;
+  setTimeout(() => {
+    if (!stage.isConnected || stage.querySelector('.ft-stage') || !isNew(site, key)) return;
+    warn(warning('layout-without-stage', `the entry "${id}"`));
+  }, layoutPatience);
+}
+
 /** Where what follows the app's stages listens, while an app is developed. */
 const stageListener = Symbol.for('fair-trail.stage');
 

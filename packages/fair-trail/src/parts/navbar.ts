@@ -40,6 +40,8 @@ export interface NavbarState {
   readonly measured: MeasuredRoom;
   /** The keys of the items that do not fit; null while that has not been measured. */
   readonly beyond: readonly string[] | null;
+  /** Whether the end slot does not fit beside the toggle; null while that has not been measured. */
+  readonly isEndAway: boolean | null;
   /** Whether it has given way to the content. */
   readonly isAway: boolean;
 }
@@ -59,6 +61,7 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
   #isNarrow = false;
   #measured: MeasuredRoom = { estimate: 0, needed: 0 };
   #beyond: readonly string[] | null = null;
+  #isEndAway: boolean | null = null;
   #isAway = false;
 
   constructor(options: NavbarOptions) {
@@ -79,6 +82,7 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
       isNarrow: this.#isNarrow,
       measured: this.#measured,
       beyond: this.#beyond,
+      isEndAway: this.#isEndAway,
       isAway: this.#isAway,
     };
   }
@@ -87,8 +91,11 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     const { trail, position, id, label, alwaysToggle = false, whenNarrow, panels: panelForms, slots } = options;
     const { site, wording } = trail;
     const { expanded, closing } = shownToggle(options, state.toggle);
+    const { endPlace = 'auto' } = options;
     return barView({
       ...options,
+      endPlace: endPlace === 'auto' ? (state.isEndAway === true ? 'panel' : 'row') : endPlace,
+      isEndToMeasure: endPlace === 'auto' && state.isEndAway === null,
       ...(panelForms && { panelForms }),
       items: menuNow(options, options.menu ?? usualMenu).items,
       label: label ?? wording.mainNavigation,
@@ -126,6 +133,13 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     this.#toggle.run(root, runs, whenNarrow === 'screen' && this.#isNarrow);
     this.#panels.run(root, runs, this.options.held);
     this.#panels.runHover(root, runs, hoverOpens);
+    const held = this.#heldPage();
+    runs.keep('hold the page', [root, held], (bar, how) =>
+      startOnDemand(
+        () => import('../dom/hold-page.ts'),
+        ({ holdPage }) => holdPage(bar, how === 'all'),
+      ),
+    );
     const row = root.querySelector<HTMLElement>('.ft-bar-row');
     const toggle = whenNarrow === 'strip' ? null : root.querySelector<HTMLElement>('.ft-toggle');
     const list = atRest.length > 0 ? root.querySelector<HTMLElement>('.ft-bar-panel > .ft-menu') : null;
@@ -154,11 +168,29 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
     );
   }
 
+  /**
+   * What a wheel leaves where it is: `all` of the page while it is dimmed, or what is `behind` the narrow menu. Not for a
+   * panel that the pointer opened by resting on its item.
+   */
+  #heldPage(): 'all' | 'behind' | null {
+    const { backdrop } = this.options;
+    const { open, hovered } = this.#panels.state;
+    const isMenuOpen = this.#toggle.state.expanded && this.#isNarrow;
+    const isPanelOpen = open.some((id) => id !== hovered);
+    const isDimmed = (kind: 'menu' | 'panels') => backdrop === 'both' || backdrop === kind;
+    if ((isMenuOpen && isDimmed('menu')) || (isPanelOpen && isDimmed('panels'))) return 'all';
+    return isMenuOpen ? 'behind' : null;
+  }
+
   #atRest(): readonly MenuItem[] {
     return menuNow(this.options, this.options.menu ?? usualMenu).atRest;
   }
 
-  #onRoom({ narrow, needed, focusOnToggle }: RoomReport, estimate: number): void {
+  #onRoom({ narrow, needed, isEndAway, focusOnToggle }: RoomReport, estimate: number): void {
+    if (isEndAway !== this.#isEndAway) {
+      this.#isEndAway = isEndAway;
+      this.changed();
+    }
     if (needed !== null) {
       const before = this.#measured.estimate === estimate ? this.#measured.needed : 0;
       if (needed > before || this.#measured.estimate !== estimate) {

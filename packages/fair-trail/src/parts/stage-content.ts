@@ -11,6 +11,7 @@ export interface StageComponents<Page, Layout, Failed> {
   readonly layouts: Readonly<Record<string, GivenLayout<Layout>>>;
   readonly notFound: Page;
   readonly denied: Page;
+  /** Shown for a page of the site that is not among the pages. */
   readonly planned: Page;
   readonly failed: Failed;
   /** Shown while it is not known yet what to show. */
@@ -76,5 +77,6 @@ function pageAt<Page>(
   const access = mayAccess(entry, audience);
   if (access === null) return settings.waiting;
   if (!access) return settings.denied;
-  return own ?? (entry.planned ? settings.planned : settings.notFound);
+  // A page of the site that the app has not drawn yet: the title names it, so what is shown does too.
+  return own ?? settings.planned;
 }

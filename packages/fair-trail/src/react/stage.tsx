@@ -18,7 +18,7 @@ import {
 import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
-import { checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
+import { checkLayout, checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
 import { contentAt } from '../parts/stage-content.ts';
 import { focusPage, isOffline } from '../parts/stage.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
@@ -48,7 +48,7 @@ export interface StageProps extends Omit<HTMLAttributes<HTMLElement>, 'children'
   readonly notFound?: Page;
   /** Shown instead of a page that the visitor's audiences do not open. Default: a heading that says so. */
   readonly denied?: Page;
-  /** Shown for a planned entry that has no page yet. Default: its label and a line that says so. */
+  /** Shown for a page of the site that is not in `pages`, planned or not. Default: its label and a line that says so. */
   readonly planned?: Page;
   /** Shown instead of a page that could not be loaded or shown. Default: a heading, and a button to try again. */
   readonly failed?: ComponentType<FailedPageProps>;
@@ -170,6 +170,7 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
   const onPresent = () => {
     if (!element.current) return;
     router?.present(element.current, shown?.content.arrival);
+    checkLayout(element.current, shown?.content.key ?? '', { site, warn });
     if (retried.current) focusPage(element.current);
     retried.current = false;
   };

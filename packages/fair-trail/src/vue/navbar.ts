@@ -32,7 +32,7 @@ export const Navbar = defineComponent({
     element: optional<BarOptions['element']>(),
     /** What becomes of the menu where room is short. Default: `panel`. */
     whenNarrow: optional<BarOptions['whenNarrow']>(),
-    /** Whether the end slot stays in the row, or goes into the menu's panel where room is short. Default: `row`. */
+    /** Where the end slot is once the toggle stands in for the menu: in the row where it fits, and else in the panel, by `auto`. Default: `auto`. */
     endPlace: optional<BarOptions['endPlace']>(),
     /** Whether the menu is behind the toggle at every width; for `panel` and `screen`. Default: false. */
     alwaysToggle: flag,

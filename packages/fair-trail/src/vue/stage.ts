@@ -17,7 +17,7 @@ import {
 import type { Position } from '../core/site/locate.ts';
 import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
-import { checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
+import { checkLayout, checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
 import { contentAt, type OuterStageOf, type StageComponents, type StageContent } from '../parts/stage-content.ts';
 import { focusPage, isOffline } from '../parts/stage.ts';
 import { optional, plain } from './given.ts';
@@ -68,7 +68,7 @@ export const Stage = defineComponent({
     notFound: optional<Page>(),
     /** Shown instead of a page that the visitor's audiences do not open. Default: a heading that says so. */
     denied: optional<Page>(),
-    /** Shown for a planned entry that has no page yet. Default: its label and a line that says so. */
+    /** Shown for a page of the site that is not in `pages`, planned or not. Default: its label and a line that says so. */
     planned: optional<Page>(),
     /** Shown instead of a page that could not be loaded or shown. Default: a heading, and a button to try again. */
     failed: optional<Component>(),
@@ -126,6 +126,7 @@ export const Stage = defineComponent({
     const onPresent = () => {
       if (!element.value) return;
       router.value?.present(element.value, now.value.shown?.content.arrival);
+      checkLayout(element.value, now.value.shown?.content.key ?? '', trail.value);
       if (isRetried) focusPage(element.value);
       isRetried = false;
     };

@@ -21,7 +21,7 @@ export const optionControls: Readonly<Record<TunedComponent, readonly OptionCont
     { option: 'backdrop', label: 'Dimmed behind', values: ['', 'panels', 'menu', 'both'] },
     { option: 'pinned', label: 'Pinned', values: ['', 'sticky', 'fixed'] },
     { option: 'givesWay', label: 'On the way down the page', values: ['', 'shrink', 'hide'] },
-    { option: 'endPlace', label: 'End slot when narrow', values: ['row', 'panel'] },
+    { option: 'endPlace', label: 'End slot when narrow', values: ['auto', 'row', 'panel'] },
     { option: 'hoverOpens', label: 'Hover opens panels' },
     { option: 'alwaysToggle', label: 'Always behind a toggle' },
   ],

@@ -53,7 +53,7 @@ const iconWidth = 1.7;
 const linkWidths = new WeakMap<MenuItem, number>();
 
 function linkWidth(item: MenuItem): number {
-  const width = linkWidths.get(item) ?? textWidth(item.label) + aroundLink + extraWidth(item);
+  const width = linkWidths.get(item) ?? textWidth(item.longest ?? item.label) + aroundLink + extraWidth(item);
   linkWidths.set(item, width);
   return width;
 }
@@ -67,7 +67,8 @@ function extraWidth({ items, badge, kind }: MenuItem): number {
 /** Characters that take a whole em in most fonts: East Asian wide forms and emoji. */
 const wide = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Extended_Pictographic}]/u;
 
-function textWidth(text: string): number {
+/** The room, in em, that a text is likely to take. */
+export function textWidth(text: string): number {
   let width = 0;
   for (const character of text) width += wide.test(character) ? 1 : /\p{Mark}/u.test(character) ? 0 : 0.56;
   return width;

@@ -25,6 +25,11 @@ export interface MenuItem {
   readonly choice: string | null;
   /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
+  /**
+   * The longest label that may stand in its place, which depends on the visitor: a bar keeps the room for it. Null where
+   * that is no matter of who it is, or where the item is there already and has no alternative.
+   */
+  readonly longest: string | null;
   /** Null if it cannot be followed. A `link` without an address is disabled: its page is planned. */
   readonly href: string | null;
   readonly summary: string | null;

@@ -1,3 +1,4 @@
+import { textWidth } from '../layout/room.ts';
 import { textIn } from './texts.ts';
 import { mayAccess, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
@@ -107,6 +108,7 @@ const nothing: MenuItem = {
   action: null,
   choice: null,
   label: '',
+  longest: null,
   href: null,
   summary: null,
   badge: null,
@@ -142,7 +144,9 @@ class MenuResolver {
     if (node.kind === 'choice') {
       // The first that there is; while that is not known, its reserved cell stands for all that could come.
       const items = node.nodes.map((child) => this.#resolve(child)).find((found) => found.length > 0) ?? [];
-      return items.map((item) => (item.kind === 'action' ? { ...item, choice: choiceName(node.nodes) } : item));
+      const longest = longestOf(node.nodes.map((child) => this.#labelOf(child)));
+      const choice = choiceName(node.nodes);
+      return items.map((item) => ({ ...item, longest, ...(item.kind === 'action' && { choice }) }));
     }
     const items = this.list(node.nodes);
     // A group that this visitor would find empty is not shown to them.
@@ -150,17 +154,27 @@ class MenuResolver {
     return [{ ...nothing, kind: 'group', label: textIn(node.labels, this.#language, this.#site.language), items }];
   }
 
+  /** What a node of a choice may be called, whoever the visitor is. */
+  #labelOf(node: MenuNode): string {
+    if (node.kind === 'action') return textIn(node.labels, this.#language, this.#site.language);
+    return node.kind === 'entry' ? this.#entryLabel(node.entry, node.params) : '';
+  }
+
+  #entryLabel(entry: Entry, params: Readonly<Record<string, string>>): string {
+    return labelOf(this.#site, entry, { params, records: this.#records, language: this.#language });
+  }
+
   #resolveAction({ action, labels, icon, audiences }: MenuActionNode): readonly MenuItem[] {
     const access = mayAccess({ audiences }, this.#audience);
-    if (access === null) return [{ ...nothing, kind: 'reserved' }];
-    if (!access) return [];
     const label = textIn(labels, this.#language, this.#site.language);
+    if (access === null) return [{ ...nothing, kind: 'reserved', longest: label }];
+    if (!access) return [];
     return [{ ...nothing, kind: 'action', action, label, icon }];
   }
 
   #resolveEntry(entry: Entry, depth: number, params: Readonly<Record<string, string>>): readonly MenuItem[] {
     const access = mayAccess(entry, this.#audience);
-    if (access === null) return [{ ...nothing, kind: 'reserved' }];
+    if (access === null) return [{ ...nothing, kind: 'reserved', longest: this.#entryLabel(entry, params) }];
     if (!access) return [];
     if (entry.records !== null && Object.keys(params).length === 0) return this.#resolveRecords(entry);
     // A group without an address is nothing without what it groups, so it does not count as a level.
@@ -193,7 +207,8 @@ class MenuResolver {
       params,
       action: null,
       choice: null,
-      label: labelOf(this.#site, entry, { params, records: this.#records, language: this.#language }),
+      label: this.#entryLabel(entry, params),
+      longest: null,
       href,
       summary: text(entry.summaries),
       badge: isSpoken ? badge.text : (badge ?? null),
@@ -208,6 +223,11 @@ class MenuResolver {
 
 function choiceName(nodes: readonly MenuNode[]): string {
   return nodes.flatMap((node) => (node.kind === 'action' ? [node.action] : [])).join('/');
+}
+
+/** The one that takes the most room in most fonts. */
+function longestOf(labels: readonly string[]): string {
+  return labels.reduce((longest, label) => (textWidth(label) > textWidth(longest) ? label : longest), '');
 }
 
 /** No divider stands at an end or beside another: what was between them may be hidden from this visitor. */

@@ -37,8 +37,10 @@ export interface BarViewOptions {
   readonly panelForms?: PanelForm | Readonly<Record<string, PanelForm>>;
   /** Default: `panel`. */
   readonly whenNarrow?: NarrowForm;
-  /** Whether the end slot stays in the row, or goes into the menu's panel where room is short. Default: `row`. */
+  /** Whether the end slot stays in the row, or is in the menu's panel where room is short. Default: `row`. */
   readonly endPlace?: 'row' | 'panel';
+  /** Whether it is still to be measured if the end slot fits beside the toggle. Default: false. */
+  readonly isEndToMeasure?: boolean;
   /** The keys of the items that do not fit (`more`); null while that has not been measured. Default: null. */
   readonly beyond?: readonly string[] | null;
   /** The least room, in em, in which the items stand in a row; null if no room is enough. */
@@ -96,6 +98,7 @@ export function barView(options: BarViewOptions): ViewElement<BarViewEvent> {
     'data-ft-room': roomName(options.room),
     'data-ft-form': whenNarrow,
     'data-ft-fit': fitName(options),
+    'data-ft-unmeasured': options.isEndToMeasure === true && slots.end && !options.expanded,
   };
   const row = element<BarViewEvent>('div', rowAttributes, [
     brandView(options),
@@ -170,7 +173,13 @@ function barItemView(item: MenuItem, index: number, options: BarViewOptions): Vi
         });
   const flex = flexName(item.entry?.flex ?? null);
   const isBeyond = beyond?.includes(key) === true;
-  if (flex === null && !isBeyond) return view;
-  const added = { ...(flex !== null && { 'data-ft-flex': flex }), ...(isBeyond && { 'data-ft-beyond': '' }) };
+  // A panel's trigger stands beside its link: what has one is as wide as it is.
+  const keeps = item.items.length === 0 ? item.longest : null;
+  if (flex === null && keeps === null && !isBeyond) return view;
+  const added = {
+    ...(flex !== null && { 'data-ft-flex': flex }),
+    ...(keeps !== null && { 'data-ft-keeps': keeps }),
+    ...(isBeyond && { 'data-ft-beyond': '' }),
+  };
   return { ...view, attributes: { ...view.attributes, ...added } };
 }

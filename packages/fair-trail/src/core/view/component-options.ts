@@ -15,8 +15,11 @@ export interface BarOptions {
   readonly element?: 'header' | 'div';
   /** What becomes of the menu where room is short. Default: `panel`. */
   readonly whenNarrow?: NarrowForm;
-  /** Whether the end slot stays in the row, or goes into the menu's panel where room is short. Default: `row`. */
-  readonly endPlace?: 'row' | 'panel';
+  /**
+   * Where the end slot is once the toggle stands in for the menu: in the `row`, which wraps if it must; in the menu's
+   * `panel`; or, by `auto`, in the row where it fits and in the panel where it does not. Default: `auto`.
+   */
+  readonly endPlace?: 'auto' | 'row' | 'panel';
   /** Whether the menu is behind the toggle at every width; for `panel` and `screen`. Default: false. */
   readonly alwaysToggle?: boolean;
   /** How the panels under items are laid out: all, or each by its entry's id. Default: as suits their content. */

@@ -93,7 +93,7 @@ export const barAttributes: AttributeTable<BarOptions & MenuAttributes> = {
   ...menuAttributes,
   element: word('header', 'div'),
   whenNarrow: word('panel', 'screen', 'strip', 'more'),
-  endPlace: word('row', 'panel'),
+  endPlace: word('auto', 'row', 'panel'),
   alwaysToggle: flag,
   panels: {
     of: '"list", "rich", "columns", or an object in JSON with one of them by the id of an entry',

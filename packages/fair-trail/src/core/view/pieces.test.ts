@@ -4,7 +4,7 @@ import type { MenuItem } from '../site/menu-item.ts';
 import { isLarge, mostDrawn, partsOf, pieceSize, withPiece, type ShownPieces } from './pieces.ts';
 
 const item = (label: string, items: readonly MenuItem[] = []): MenuItem => ({
-  ...{ kind: 'link', entry: null, params: {}, action: null, choice: null, label, href: `/${label}` },
+  ...{ kind: 'link', entry: null, params: {}, action: null, choice: null, label, longest: null, href: `/${label}` },
   ...{ summary: null, badge: null, spokenBadge: null, icon: null, mark: null, items },
 });
 

@@ -157,14 +157,22 @@ interface Section {
 }
 
 function inSections(items: readonly MenuItem[]): readonly Section[] {
-  const sections: { title: MenuItem | null; items: MenuItem[] }[] = [];
+  const sections: { readonly title: MenuItem | null; readonly items: MenuItem[] }[] = [];
   for (const item of items) {
     const last = sections.at(-1);
     if (item.kind === 'group' && item.entry === null) sections.push({ title: item, items: [] });
     else if (last?.title === null) last.items.push(item);
     else sections.push({ title: null, items: [item] });
   }
-  return sections;
+  // Sections have a line between them: a divider at the end of one would be a second.
+  return sections
+    .map(({ title, items }) => ({ title, items: sections.length > 1 ? withoutEndDividers(items) : items }))
+    .filter(({ title, items }) => title !== null || items.length > 0);
+}
+
+function withoutEndDividers(items: readonly MenuItem[]): readonly MenuItem[] {
+  const isOther = ({ kind }: MenuItem) => kind !== 'divider';
+  return items.slice(items.findIndex(isOther), items.findLastIndex(isOther) + 1);
 }
 
 function sectionView(

@@ -47,6 +47,21 @@ export function barActionsContract(mount: MountBar, skipped: SkippedParts = {}):
         await expect.element(button('Sign out')).toHaveFocus();
       });
 
+      test('of a choice have the room of the longest, whoever the visitor turns out to be', async () => {
+        const { update } = mount({ definition: withActions, audience: 'unknown' });
+        const left = () => element(link('Today')).getBoundingClientRect().left;
+        await expect.element(link('Today')).toBeVisible();
+        await expect.element(button('Sign in')).not.toBeInTheDocument();
+        expect(document.body.textContent).not.toContain('Sign');
+        const before = left();
+        update({ definition: withActions, audience: ['ringer'] });
+        await expect.element(button('Sign out')).toBeVisible();
+        expect(left()).toBe(before);
+        update({ definition: withActions, audience: [] });
+        await expect.element(button('Sign in')).toBeVisible();
+        expect(left()).toBe(before);
+      });
+
       test.each(['panel', 'screen'] as const)('of a narrow %s close it, and focus is on its toggle', async (form) => {
         await page.viewport(320, 700);
         const onAction = vi.fn();

@@ -14,6 +14,12 @@ import type { SkippedParts } from '../contract.ts';
 export function barNarrowContract(mount: MountBar, skipped: SkippedParts = {}): void {
   const menu = button('Menu');
   const more = button('More');
+  // A spot of the page that no menu covers, for the pointer to be over.
+  const besideTheMenu = () => {
+    const spot = document.querySelector('main')?.appendChild(document.createElement('p')) ?? document.body;
+    spot.style.cssText = 'position: fixed; inset: auto 0 0; margin: 0; block-size: 20px';
+    return page.elementLocator(spot);
+  };
 
   componentContract('a bar where room is short', skipped, (part) => {
     part('a narrow bar', { wcag: ['1.4.10', '2.1.1', '2.4.3', '4.1.2'], aria: 'disclosure' }, () => {
@@ -32,6 +38,63 @@ export function barNarrowContract(mount: MountBar, skipped: SkippedParts = {}): 
         await expect.poll(distance).toBeGreaterThan(before + 100);
         await userEvent.keyboard('{Escape}');
         await expect.poll(seen).toEqual(['Today', 'Hides', 'Reedbed Hide', 'Lantern Room', 'About']);
+      });
+
+      test('stands in one row, and what does not fit beside the toggle goes into the menu', async () => {
+        const brand = page.getByRole('link', { name: 'Marram', exact: true });
+        const end = page.getByRole('button', { name: 'Sign in' });
+        const box = (locator: { element: () => Element }) => element(locator).getBoundingClientRect();
+        const middle = (locator: { element: () => Element }) => box(locator).top + box(locator).height / 2;
+        await page.viewport(500, 700);
+        mount({ definition: nested, end: true });
+        await expect.element(end).toBeVisible();
+        expect(Math.abs(middle(end) - middle(brand))).toBeLessThan(4);
+        expect(box(menu).width).toBeGreaterThan(80);
+        // The room between brand and toggle belongs to neither.
+        const between = document.elementFromPoint((box(brand).right + box(menu).left) / 2, middle(brand));
+        expect([between?.closest('a'), box(menu).left - box(brand).right > 100]).toEqual([null, true]);
+        await page.viewport(240, 700);
+        // The toggle's word goes, and stays its name; what is left of the button is the sign.
+        await expect.poll(() => box(menu).width).toBeLessThan(70);
+        expect(Math.abs(middle(end) - middle(brand))).toBeLessThan(4);
+        const sign = element(menu).querySelector('.ft-toggle-sign');
+        expect(Math.abs((sign ? middle({ element: () => sign }) : 0) - middle(menu))).toBeLessThan(2);
+        await page.viewport(200, 700);
+        await expect.element(end).not.toBeInTheDocument();
+        expect(Math.abs(middle(menu) - middle(brand))).toBeLessThan(4);
+        await menu.click();
+        await expect.element(end).toBeVisible();
+        expect(box(end).top).toBeGreaterThan(box(link('About')).bottom);
+        const under = document.elementFromPoint(box(end).left + box(end).width / 2, middle(end));
+        expect(under).toBe(element(end));
+        await userEvent.keyboard('{Escape}');
+        await page.viewport(500, 700);
+        await expect.poll(() => Math.abs(middle(end) - middle(brand))).toBeLessThan(4);
+      });
+
+      test('a wheel over its menu scrolls nothing behind, and beside it the page', async () => {
+        await page.viewport(320, 700);
+        mount({ definition: nested });
+        await menu.click();
+        await expect.element(link('About')).toBeVisible();
+        await userEvent.wheel(link('About'), { delta: { y: 200 } });
+        await userEvent.wheel(link('Hides'), { delta: { y: 200 } });
+        expect(window.scrollY).toBe(0);
+        await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
+        await expect.poll(() => window.scrollY).toBeGreaterThan(0);
+      });
+
+      test('a wheel scrolls no page that is dimmed, and any page again once the menu is closed', async () => {
+        await page.viewport(320, 700);
+        mount({ definition: nested, backdrop: 'both' });
+        await menu.click();
+        await expect.element(link('About')).toBeVisible();
+        await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
+        await userEvent.wheel(link('About'), { delta: { y: 200 } });
+        expect(window.scrollY).toBe(0);
+        await userEvent.keyboard('{Escape}');
+        await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
+        await expect.poll(() => window.scrollY).toBeGreaterThan(0);
       });
 
       test('becoming wide closes them, and one at a time is open again', async () => {

@@ -1,6 +1,7 @@
 import type { BarOptions } from '../../../core/view/component-options.ts';
 import { expect } from 'vitest';
 import { page } from 'vitest/browser';
+import type { Audience } from '../../../core/site/entry.ts';
 import type { SiteDefinition } from '../../../core/site/definition.ts';
 
 /** A bar that a contract asks for. */
@@ -13,8 +14,8 @@ export interface BarRequest extends Pick<
   readonly url?: string;
   /** Whether there is a button after the menu. */
   readonly end?: boolean;
-  /** The audiences that the visitor is in. Default: none. */
-  readonly audience?: readonly string[];
+  /** The audiences that the visitor is in, or `unknown`. Default: none. */
+  readonly audience?: Audience;
   /** Called with the name of each action that is activated. */
   readonly onAction?: (action: string) => void;
 }
