@@ -26,7 +26,7 @@ export interface MenuItem {
   /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
   /**
-   * The longest label that may stand in its place, which depends on the visitor: a bar keeps the room for it. Null where
+   * The longest label that may stand in its place, which depends on the visitor: a bar keeps the room for it, and does not show it. Null where
    * that is no matter of who it is, or where the item is there already and has no alternative.
    */
   readonly longest: string | null;

@@ -73,7 +73,8 @@ const toggled: ToggleEvent = { type: 'toggle' };
 export function barView(options: BarViewOptions): ViewElement<BarViewEvent> {
   const { slots, items, whenNarrow = 'panel' } = options;
   // A strip and a row of those that fit have no panel that more could stand in.
-  const endInPanel = options.endPlace === 'panel' && (whenNarrow === 'panel' || whenNarrow === 'screen');
+  const hasPanel = whenNarrow === 'panel' || whenNarrow === 'screen';
+  const endInPanel = options.endPlace === 'panel' && hasPanel;
   const end = slots.end ? slotView('end') : null;
   const panelAttributes = { class: 'ft-bar-panel', id: options.panelId, inert: options.closing === true };
   const panel = element<BarViewEvent>(
@@ -98,7 +99,7 @@ export function barView(options: BarViewOptions): ViewElement<BarViewEvent> {
     'data-ft-room': roomName(options.room),
     'data-ft-form': whenNarrow,
     'data-ft-fit': fitName(options),
-    'data-ft-unmeasured': options.isEndToMeasure === true && slots.end && !options.expanded,
+    'data-ft-unmeasured': options.isEndToMeasure === true && hasPanel && slots.end && !options.expanded,
   };
   const row = element<BarViewEvent>('div', rowAttributes, [
     brandView(options),
@@ -174,7 +175,7 @@ function barItemView(item: MenuItem, index: number, options: BarViewOptions): Vi
   const flex = flexName(item.entry?.flex ?? null);
   const isBeyond = beyond?.includes(key) === true;
   // A panel's trigger stands beside its link: what has one is as wide as it is.
-  const keeps = item.items.length === 0 ? item.longest : null;
+  const keeps = item.items.length === 0 && item.longest !== null ? sortedLetters(item.longest) : null;
   if (flex === null && keeps === null && !isBeyond) return view;
   const added = {
     ...(flex !== null && { 'data-ft-flex': flex }),
@@ -182,4 +183,9 @@ function barItemView(item: MenuItem, index: number, options: BarViewOptions): Vi
     ...(isBeyond && { 'data-ft-beyond': '' }),
   };
   return { ...view, attributes: { ...view.attributes, ...added } };
+}
+
+/** As wide as the text, and does not say it: what some visitors may see is in no document that others get. */
+function sortedLetters(text: string): string {
+  return [...text].sort().join('');
 }
