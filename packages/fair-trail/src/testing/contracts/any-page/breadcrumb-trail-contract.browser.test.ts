@@ -130,6 +130,6 @@ describe('the contract of breadcrumbs sees a fault that was put in', () => {
   test('and keeps no promise for want of something to ask it of', async () => {
     const open = (address: string) => showSubject(address, { body: '', script: '' }, { patience: 50 });
     expect((await promisesOf(breadcrumbTrailParts, { open, pages })).kept).toEqual([]);
-    expect(() => breadcrumbTrailContract({ open, pages: pages.slice(0, 1) })).toThrow(/two steps or more/u);
+    expect(() => breadcrumbTrailContract({ open, pages: pages.slice(0, 1) })).toThrow(/two breadcrumbs or more/u);
   });
 });
