@@ -1,6 +1,7 @@
 import { everyEntry, locate, type DefinedSite, type Entry } from 'fair-trail';
 import { Failure } from '../failure.ts';
 import { printable } from '../printable.ts';
+import { plainLetters } from '../plain-letters.ts';
 
 /** An entry to add, and where. */
 export interface NewEntry {
@@ -24,8 +25,12 @@ interface NewEntryOptions {
  */
 export function newEntry(site: DefinedSite, path: string, options: NewEntryOptions): NewEntry {
   const shown = printable(path);
-  if (!/^\/(?!\/)[^?#\s]*$/u.test(path) || path === '/') {
-    throw new Failure('bad-address', `"${shown}" is no path of a page. Write it as /visit/boat-trips.`);
+  const fault = faultOfPath(path);
+  if (fault !== null) {
+    throw new Failure(
+      'bad-address',
+      `"${shown}" is not the path of a new page: ${fault}. Write it as /visit/boat-trips.`,
+    );
   }
   const href = path.replace(/\/+$/u, '');
   const position = hasParams(href) ? null : locate(site, site.base + href);
@@ -44,6 +49,16 @@ export function newEntry(site: DefinedSite, path: string, options: NewEntryOptio
   if (taken.has(id))
     throw new Failure('entry-exists', `There is an entry "${printable(id)}" already. Give another id with --id.`);
   return { id, label: options.label ?? labelOfPath(href), href, parent };
+}
+
+/** Why a text is not the path of a new page; null if it is one. */
+function faultOfPath(path: string): string | null {
+  if (path === '/') return 'it is the home page, which every site has';
+  if (!path.startsWith('/')) return 'it does not begin with "/"';
+  if (path.startsWith('//')) return 'with "//" it is the address of another website';
+  if (/\s/u.test(path)) return 'it has a space in it';
+  const query = /[?#]/u.exec(path)?.[0];
+  return query === undefined ? null : `"${query}" and what follows it are no part of a path`;
 }
 
 function parentOf(site: DefinedSite, href: string, under: string | undefined): Entry | null {
@@ -92,12 +107,11 @@ function freeId(href: string, taken: ReadonlySet<string>): string {
     .split('/')
     .filter(Boolean)
     .map((segment) =>
-      wordsIn(segment)
-        .normalize('NFKD')
+      plainLetters(wordsIn(segment))
         .replace(/[^\w ]/gu, '')
         .trim(),
     );
-  const names = segments.map((segment) => segment.toLowerCase().replace(/\s+/gu, '-')).filter(Boolean);
+  const names = segments.map((segment) => segment.replace(/\s+/gu, '-')).filter(Boolean);
   // What stands for many pages is named after what they are.
   const isOfMany = hasParams(href.split('/').at(-1) ?? '');
   if (isOfMany) names.splice(-1, 1, 'page');

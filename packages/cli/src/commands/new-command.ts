@@ -34,11 +34,17 @@ export function addNewCommand(program: Command, version: string): void {
       const tokens = options.color === undefined ? null : themeOf(options.color);
       writeFolder(folder, projectFiles({ framework: options.with, name, tokens, version }), false);
       const steps = ['npm install', 'npm test', 'npm run dev'];
-      const enter = path.resolve(folder) === process.cwd() ? [] : [`cd ${printable(folder)}`];
+      const enter = path.resolve(folder) === process.cwd() ? [] : [`cd ${asArgument(folder)}`];
       process.stdout.write(
         `Wrote the project "${printable(name.label)}". Next:\n\n  ${[...enter, ...steps].join('\n  ')}\n`,
       );
     });
+}
+
+/** As a shell takes it for one argument, and for nothing but text. */
+function asArgument(folder: string): string {
+  const shown = printable(folder.startsWith('-') ? `./${folder}` : folder);
+  return /^[\w./@:\\-]+$/u.test(shown) ? shown : `'${shown.replaceAll("'", String.raw`'\''`)}'`;
 }
 
 /** @throws Failure where there is something in the folder; a repository that has just been made is nothing */

@@ -1,3 +1,5 @@
+import { plainLetters } from '../plain-letters.ts';
+
 /** The names of a project, from that of its folder. */
 export interface ProjectName {
   /** As people read it: the site's name. */
@@ -8,9 +10,7 @@ export interface ProjectName {
 
 /** "marram-point" is the site "Marram Point". A folder whose name no package can have is a `site`. */
 export function projectName(folder: string): ProjectName {
-  const slug = folder
-    .normalize('NFKD')
-    .toLowerCase()
+  const slug = plainLetters(folder)
     .replace(/[^a-z\d]+/gu, '-')
     .replace(/^-+|-+$/gu, '');
   const words = folder.split(/[\s._-]+/u).filter(Boolean);

@@ -1,5 +1,6 @@
 import type { EntryDefinition, MenuItemDefinition, SiteDefinition } from 'fair-trail';
 import { decodeSegment } from 'fair-trail/internal/core';
+import { plainLetters } from '../plain-letters.ts';
 
 /** A page as a reader found it, before it has an id. */
 export interface DraftPage {
@@ -115,12 +116,7 @@ function candidatesFor({ href, label }: DraftPage, parentId: string): readonly s
 }
 
 function slug(text: string): string {
-  const plain = decodeSegment(text)
-    .replace(/\.x?html?$/iu, '')
-    .normalize('NFKD')
-    .toLowerCase();
-  return plain
-    .replace(/\p{Mark}/gu, '')
+  return plainLetters(decodeSegment(text).replace(/\.x?html?$/iu, ''))
     .replace(/[^a-z\d]+/gu, '-')
     .replace(/^-+|-+$/gu, '')
     .slice(0, 60);

@@ -67,7 +67,22 @@ async function listen(server: Server, port: number): Promise<StartedServer> {
     server.listen(port, '127.0.0.1', resolve);
   });
   const { port: given } = server.address() as AddressInfo;
+  await listenBeside(server, given);
   return { server, url: `http://127.0.0.1:${given}/` };
+}
+
+/** Some systems take `localhost` for `::1`. One without IPv6, or where something else is there, has the first address alone. */
+async function listenBeside(server: Server, port: number): Promise<void> {
+  const beside = createServer((request, response) => server.emit('request', request, response));
+  const isListening = await new Promise<boolean>((resolve) => {
+    beside.once('error', () => resolve(false));
+    beside.listen(port, '::1', () => resolve(true));
+  });
+  if (!isListening) return;
+  server.once('close', () => {
+    beside.close();
+    beside.closeAllConnections();
+  });
 }
 
 async function answer(input: SheetInput, pathname: string, response: ServerResponse): Promise<void> {

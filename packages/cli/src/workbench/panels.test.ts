@@ -160,11 +160,17 @@ describe('menus, icons and the room', () => {
     await page.getByRole('radio', { name: 'sun' }).first().check();
     await rowOf(page, 'Species').click();
     await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await page
+      .getByText(/^Removed Species/u)
+      .first()
+      .waitFor();
+    await page.getByRole('button', { name: 'Lead them to Today' }).click();
     await save(page);
     const text = read(site);
     const { entries } = JSON.parse(text) as { readonly entries: readonly Record<string, unknown>[] };
     expect(entries[2]).toEqual({ id: 'new-page', label: 'News', href: '/new-page', icon: 'sun', planned: true });
     expect(text).not.toContain('"species"');
+    expect(entries[0]).toMatchObject({ movedFrom: ['/species'] });
   });
 
   test('the room of the sheet writes into the file', async () => {

@@ -64,9 +64,11 @@ export const IconsTable = memo(function IconsTable(): ReactNode {
               {[...uses.values()].map(({ name, current, entries: used }) => (
                 <tr key={`${name}/${current}`} data-ft-icon={name}>
                   <th scope="row">{name === current ? name : `${name}, ${current}`}</th>
-                  <td>{draw(name) ?? <span className="ft-sheet-none">not drawn</span>}</td>
-                  <td className="ft-sheet-current">
-                    {draw(current) ?? <span className="ft-sheet-none">not drawn</span>}
+                  <td>
+                    <InLink>{draw(name)}</InLink>
+                  </td>
+                  <td>
+                    <InLink isCurrent>{draw(current)}</InLink>
                   </td>
                   <td>
                     {used
@@ -84,6 +86,16 @@ export const IconsTable = memo(function IconsTable(): ReactNode {
     </>
   );
 });
+
+/** An icon as it stands in a link of a menu: of the size and color that it has there. */
+function InLink({ isCurrent = false, children }: { readonly isCurrent?: boolean; readonly children: ReactNode }) {
+  if (children === null) return <span className="ft-sheet-none">not drawn</span>;
+  return (
+    <span className="ft-link" {...(isCurrent && { 'aria-current': 'page' })}>
+      {children}
+    </span>
+  );
+}
 
 /** The labels of items that have none in a list where others have: there, a gap or a ragged edge is seen. */
 function withoutIcon(items: readonly MenuItem[]): readonly string[] {

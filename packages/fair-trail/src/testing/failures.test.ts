@@ -177,6 +177,20 @@ navigation “Main”, closed by “Menu”
     );
   });
 
+  test('of a mark on the page that the visitor is at, while the test expects another', async () => {
+    const page = show(subjectDocument(), '/tides');
+    expect(await said(expect(page.menu('Main')).toMark('Visit'))).toContain(
+      'likely:   the page is at “/tides”, and the item leads to “/visit”: the page change has not taken place,',
+    );
+  });
+
+  test('of an address, however it is written', async () => {
+    const page = show(subjectDocument(), '/größe');
+    await expect(page).toStandAt('/größe');
+    await expect(page).toStandAt({ address: '/gr%C3%B6%C3%9Fe' });
+    expect(await said(expect(page).toStandAt('/grösse'))).toContain('found:    {"address":"/gr%C3%B6%C3%9Fe"}');
+  });
+
   test('of a mark that is only visual', async () => {
     const page = show(withFault('the mark is a class, and no aria-current'), '/tides');
     expect(await said(expect(page.menu('Main')).toMark('Tides'))).toContain(

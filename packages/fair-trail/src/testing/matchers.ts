@@ -3,7 +3,9 @@ import type {} from 'vitest';
 import { everyItem, isMeant, describeName, type Name } from './find.ts';
 import { marksOf, type MarkReading, type Menu } from './menu.ts';
 import type { Navigation, PageLocation } from './navigation.ts';
+import { isSamePage } from '../reading/addresses.ts';
 import type { MenuReading } from '../reading/page-reading.ts';
+import { asWrittenByBrowsers } from './path-of.ts';
 import { quoted, treeOf } from './tree.ts';
 import { waitUntil } from './waiting.ts';
 
@@ -43,7 +45,13 @@ function isMark({ path }: MarkReading, way: readonly string[]): boolean {
   return way.every((name, index) => isMeant(path[path.length - way.length + index] ?? '', name));
 }
 
-function markLikely(menu: MenuReading, marks: readonly MarkReading[], way: readonly string[], as: string): string {
+function markLikely(
+  menu: MenuReading,
+  marks: readonly MarkReading[],
+  way: readonly string[],
+  as: string,
+  url: string,
+): string {
   const item = everyItem(menu.items).find(({ name }) => isMeant(name, way.at(-1) ?? ''));
   const pages = marks.filter(({ mark }) => mark === 'page');
   if (!item) return `the menu has no ${pathText(way)}.`;
@@ -52,6 +60,11 @@ function markLikely(menu: MenuReading, marks: readonly MarkReading[], way: reado
   }
   if (pages.some((mark) => isMark(mark, way)))
     return 'two items are marked: one mark was set and the last one not taken away.';
+  const leads = item.link ? new URL(item.link.href) : null;
+  const here = new URL(url);
+  if (as === 'page' && leads && !isSamePage(leads, here)) {
+    return `the page is at “${here.pathname}”, and the item leads to “${leads.pathname}”: the page change has not taken place, or the test expects the mark of another page.`;
+  }
   if (marks.length > 0) return 'the mark stands still: it was written down once and does not follow the address.';
   return 'aria-current is missing: a class alone is seen, and never heard.';
 }
@@ -95,20 +108,21 @@ export const navigationMatchers = {
     const { pass, answer } = await soon(
       this,
       menu,
-      async () => menu.read(),
-      (reading) => {
+      async () => ({ reading: await menu.read(), url: await menu.url() }),
+      ({ reading }) => {
         const marks = marksOf(reading.items, []);
         const own = marks.some((mark) => isMark(mark, way) && mark.mark === as);
         return own && (as !== 'page' || marks.filter(({ mark }) => mark === 'page').every((mark) => isMark(mark, way)));
       },
     );
-    const marks = marksOf(answer.items, []);
+    const { reading, url } = answer;
+    const marks = marksOf(reading.items, []);
     return outcome(
       pass,
       `${pathText(way)} is marked as the ${as}`,
       toldMarks(marks),
-      markLikely(answer, marks, way, as),
-      treeOf(answer),
+      markLikely(reading, marks, way, as, url),
+      treeOf(reading),
     );
   },
 
@@ -144,7 +158,8 @@ export const navigationMatchers = {
     navigation: Navigation,
     wanted: string | Partial<PageLocation>,
   ): Promise<Outcome> {
-    const asked = typeof wanted === 'string' ? { address: wanted } : wanted;
+    const given = typeof wanted === 'string' ? { address: wanted } : wanted;
+    const asked = { ...given, ...(given.address !== undefined && { address: asWrittenByBrowsers(given.address) }) };
     const { pass, answer } = await soon(
       this,
       navigation,

@@ -47,6 +47,11 @@ export class Menu {
     return this.#use.findSoon(this.#find);
   }
 
+  /** The whole address of the page that the menu is on. */
+  async url(): Promise<string> {
+    return (await this.#use.host.ask('place')).url;
+  }
+
   async name(): Promise<string> {
     return (await this.read()).name;
   }

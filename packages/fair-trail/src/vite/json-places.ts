@@ -50,9 +50,3 @@ export function placeAt(text: string, offset: number): TextPlace {
   const before = text.slice(0, offset);
   return { line: before.split('\n').length, column: offset - before.lastIndexOf('\n') };
 }
-
-/** Where JSON.parse stopped: in the position that V8 names, or at the end of the text. */
-export function syntaxPlace(text: string, error: unknown): TextPlace {
-  const position = /at position (\d+)/u.exec(error instanceof Error ? error.message : '')?.[1];
-  return placeAt(text, position === undefined ? text.trimEnd().length : Number(position));
-}

@@ -47,6 +47,11 @@ export interface PrerenderOptions {
    * the browser. Default: none, and a server sends `404.html`.
    */
   readonly fallback?: string;
+  /**
+   * Whether pages that only visitors of some audience may see are written too, as they are while the audience is not known.
+   * Default: false, and the build says which were left out.
+   */
+  readonly restricted?: boolean;
   /** How long one page may take, in seconds. Default: 30. */
   readonly timeout?: number;
 }

@@ -5,12 +5,17 @@ import { hrefOf } from '../core/site/hrefs.ts';
 import { locate } from '../core/site/locate.ts';
 import { recordsOf, type SiteRecords } from '../core/site/records.ts';
 import { everyEntry, type DefinedSite } from '../core/site/site.ts';
-import type { Entry } from '../core/site/entry.ts';
+import { mayAccess, type Entry } from '../core/site/entry.ts';
 import type { PageList, PageTask, Redirect } from './prerender-messages.ts';
 
 /** Every address of a site that is known, and what else is made of it. */
-export function listPages(site: DefinedSite, records: SiteRecords): Omit<PageList, 'stage' | 'stageTags' | 'records'> {
+export function listPages(
+  site: DefinedSite,
+  records: SiteRecords,
+  isRestrictedWritten = true,
+): Omit<PageList, 'stage' | 'stageTags' | 'records'> {
   const leftOut: string[] = [];
+  const restricted: string[] = [];
   const pages = new Map<string, PageTask>();
   const taken = new Set<string>();
   for (const entry of everyEntry(site.entries)) {
@@ -18,20 +23,38 @@ export function listPages(site: DefinedSite, records: SiteRecords): Omit<PageLis
     for (const params of paramsOf(entry, records)) {
       for (const language of site.languages) {
         const address = hrefOf(site, entry, params, language);
+        if (address === null) leftOut.push(...withoutAddress(entry, params, language === site.language));
         if (address === null || pages.has(address)) continue;
+        if (!isRestrictedWritten && mayAccess(entry, []) === false) {
+          restricted.push(address);
+          continue;
+        }
         const file = fileOf(site, address);
-        if (file === null || taken.has(file)) leftOut.push(address);
-        else pages.set(address, { address, file });
+        if (file === null || taken.has(file)) {
+          leftOut.push(`${address}: its path is not a valid file path, or another page already uses it.`);
+        } else pages.set(address, { address, file });
         if (file !== null) taken.add(file);
       }
     }
   }
   return {
     leftOut,
+    restricted,
     pages: [...pages.values()],
     redirects: redirectsOf(site, records).filter(({ from }) => !taken.has(fileOf(site, from) ?? '')),
     sitemap: site.origin === null ? [] : sitemap(site, { records }),
   };
+}
+
+/** What is said of a record that no address can be made of. An entry without any records has no pages yet, and is fine. */
+function withoutAddress(
+  { id, records }: Entry,
+  params: Readonly<Record<string, string>>,
+  isFirst: boolean,
+): readonly string[] {
+  if (!isFirst || Object.keys(params).length === 0) return [];
+  const where = `the record ${JSON.stringify(params)} of "${records ?? ''}", for the entry "${id}"`;
+  return [`${where}: no address can be made of it. Give each param a text that is not empty, "." or "..".`];
 }
 
 function paramsOf(entry: Entry, records: SiteRecords): readonly Readonly<Record<string, string>>[] {

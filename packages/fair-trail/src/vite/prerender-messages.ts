@@ -19,6 +19,8 @@ export interface PrerenderJob {
   readonly tags: PageTags;
   /** What each page of the stage loads besides the app, by its id; null if that has to be found out. */
   readonly stageTags: Readonly<Record<string, string>> | null;
+  /** Whether pages that only an audience may see are written too. */
+  readonly restricted: boolean;
 }
 
 /** A page to write. */
@@ -45,8 +47,10 @@ export interface PageList {
   /** For the threads that come later, which need not find these out again. */
   readonly stageTags: Readonly<Record<string, string>>;
   readonly records: SiteRecords;
-  /** Addresses that could not be made into the path of a file. */
+  /** What could not be made into the path of a file: a line for each, with the reason. */
   readonly leftOut: readonly string[];
+  /** Addresses that only visitors of some audience may see, and that no file is written for. */
+  readonly restricted: readonly string[];
 }
 
 export type PrerenderRequest = { readonly type: 'list' } | { readonly type: 'page'; readonly page: PageTask };

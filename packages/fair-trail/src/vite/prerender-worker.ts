@@ -102,7 +102,7 @@ const reasonOf = (error: unknown) =>
 parentPort?.on('message', (request: PrerenderRequest) => {
   if (request.type === 'list') {
     const stage = entry.pages ? Object.keys(entry.pages) : null;
-    answer({ type: 'list', list: { ...listPages(site, records), stage, stageTags, records } });
+    answer({ type: 'list', list: { ...listPages(site, records, job.restricted), stage, stageTags, records } });
     return;
   }
   write(request.page).then(

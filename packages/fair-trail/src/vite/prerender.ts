@@ -68,6 +68,7 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
     isRelative: settings.isRelative,
     tags: settings.tags,
     stageTags: null,
+    restricted: options.restricted === true,
   };
   const seconds = options.timeout ?? 30;
   const first = new PageWriter(job, seconds);
@@ -83,9 +84,7 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
   const known = { ...job, stageTags: list.stageTags, records: list.records };
   first.end();
   const writers = Array.from({ length: count }, () => new PageWriter(known, seconds));
-  const failures: string[] = list.leftOut.map(
-    (address) => `${address}: its path is that of no file, or of another page.`,
-  );
+  const failures: string[] = [...list.leftOut];
   let next = 0;
   try {
     await Promise.all(
@@ -105,8 +104,22 @@ export async function prerender(settings: PrerenderSettings): Promise<Prerendere
   const pages = tasks.length - (failures.length - list.leftOut.length);
   const redirects = list.redirects.length === 0 ? '' : ` and ${list.redirects.length} redirects`;
   logger.info(`fair-trail: wrote ${pages} pages${redirects}.`);
+  if (list.restricted.length > 0) logger.info(restrictedNote(list.restricted, options.fallback));
   if (site.origin === null) logger.info('fair-trail: for a sitemap, give the site file an "origin".');
   return { failures, stage: list.stage };
+}
+
+/** How many addresses a line names. */
+const mostNamed = 5;
+
+function restrictedNote(addresses: readonly string[], fallback: string | undefined): string {
+  const rest = addresses.length - mostNamed;
+  const named = addresses.slice(0, mostNamed).join(', ') + (rest > 0 ? ` and ${rest} more` : '');
+  const how =
+    fallback === undefined
+      ? 'To draw them in the browser, give "prerender" a "fallback" and have the server send it for them; to write them, set "restricted" to true.'
+      : `They are drawn in the browser from "${fallback}". To write them, set "restricted" of "prerender" to true.`;
+  return `fair-trail: wrote no page that only an audience may see: ${named}. ${how}`;
 }
 
 async function recordsFrom(given: PrerenderOptions['records'], root: string): Promise<SiteRecords | null> {

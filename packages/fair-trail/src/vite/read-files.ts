@@ -7,7 +7,8 @@ import { checkSite } from '../core/site/define.ts';
 import type { SiteOptions } from '../core/site/define.ts';
 import { severityOf } from '../core/site/problem-codes.ts';
 import type { DefinedSite } from '../core/site/site.ts';
-import { placesIn, syntaxPlace, type TextPlace } from './json-places.ts';
+import { jsonFault } from './json-fault.ts';
+import { placesIn, type TextPlace } from './json-places.ts';
 
 /** One thing that is wrong with a file, as it is shown over the page and in the terminal. */
 export interface FileProblem extends TextPlace {
@@ -61,11 +62,11 @@ function readJson({
     return { text, value: JSON.parse(json), placeOf: placesIn(json) };
   } catch (error) {
     if (text !== null) {
-      const message = text.trim() === '' ? 'The file is empty.' : 'This is not JSON.';
-      return {
-        text,
-        problem: failed('json-syntax', syntaxPlace(text, error), message, 'Correct it here, or just before.'),
-      };
+      const fault = jsonFault(text.replace(/^\uFEFF/u, ''));
+      const message =
+        text.trim() === '' ? 'The file is empty.' : `This is not JSON: ${fault?.explanation ?? 'it cannot be read'}.`;
+      const place = fault?.place ?? start;
+      return { text, problem: failed('json-syntax', place, message, 'Correct it here, or just before.') };
     }
     const { code = 'unknown error' } = error as NodeJS.ErrnoException;
     const isMissing = code === 'ENOENT';

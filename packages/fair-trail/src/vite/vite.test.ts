@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { defineSite } from '../core/site/define.ts';
-import { placesIn, syntaxPlace } from './json-places.ts';
+import { jsonFault } from './json-fault.ts';
+import { placesIn } from './json-places.ts';
 import { fileOf, listPages } from './page-list.ts';
 import { coverageText } from './stage-coverage.ts';
 import { relativeAddress, withRelativeAddresses } from './relative-pages.ts';
@@ -66,19 +67,52 @@ describe('places in JSON', () => {
     ]);
   });
 
-  test('are where reading stopped, in what is no JSON', () => {
-    const placeOf = (text: string) => {
-      try {
-        JSON.parse(text);
-        return null;
-      } catch (error) {
-        return syntaxPlace(text, error);
-      }
-    };
-    expect([placeOf('{\n "a": 1 "b"}'), placeOf('{\n "a": [')]).toEqual([
+  test('are where the first mistake is, in what is not JSON', () => {
+    expect([jsonFault('{\n "a": 1 "b"}')?.place, jsonFault('{\n "a": [')?.place]).toEqual([
       { line: 2, column: 9 },
       { line: 2, column: 8 },
     ]);
+  });
+
+  test('of a mistake are found in every text that is refused, and in no other', () => {
+    const piece = fc.constantFrom(
+      '{',
+      '}',
+      '[',
+      ']',
+      ',',
+      ':',
+      '"',
+      '\\',
+      '/',
+      'true',
+      '-1',
+      '01',
+      '1e3',
+      ' ',
+      '\n',
+      'a',
+      "'",
+      '"a"',
+      '"a":',
+    );
+    const text = fc.oneof(
+      fc.json(),
+      fc.string({ unit: 'binary' }),
+      fc.array(piece, { maxLength: 12 }).map((all) => all.join('')),
+    );
+    fc.assert(
+      fc.property(text, (source) => {
+        let isJson = true;
+        try {
+          JSON.parse(source);
+        } catch {
+          isJson = false;
+        }
+        expect(jsonFault(source) === null, source).toBe(isJson);
+      }),
+      { numRuns: 500 },
+    );
   });
 });
 
@@ -104,6 +138,38 @@ describe('the pages to write', () => {
     expect(redirects).toContainEqual({ from: '/point/cabins', to: '/point/hides', status: 301 });
     expect(redirects).toContainEqual({ from: '/point/birds/curlew', to: '/point/species/curlew', status: 301 });
     expect(listPages(site, {}).redirects.some(({ from }) => from.includes('birds'))).toBe(false);
+  });
+
+  test('are left out by name where a record gives no address', () => {
+    const slugs = ['curlew', '', '.', '..', '../x'].map((slug) => ({ params: { slug } }));
+    const { pages, leftOut } = listPages(site, { species: slugs });
+    expect(pages.filter(({ address }) => address.includes('species'))).toHaveLength(2);
+    expect(leftOut.map((line) => line.split(':')[0])).toEqual([
+      ...['the record {"slug"', 'the record {"slug"', 'the record {"slug"'],
+      ...['/point/species/..%2Fx', '/point/cy/species/..%2Fx'],
+    ]);
+    expect(leftOut[2]).toContain('the record {"slug":".."} of "species", for the entry "species"');
+  });
+
+  test('are those that everyone may see, unless all are asked for', () => {
+    const definition: SiteDefinition = {
+      name: 'Marram',
+      audiences: ['ringer'],
+      entries: [
+        { id: 'today', label: 'Today', href: '/' },
+        {
+          id: 'desk',
+          label: 'Desk',
+          href: '/desk',
+          audience: ['ringer'],
+          entries: [{ id: 'nets', label: 'Nets', href: '/desk/nets' }],
+        },
+      ],
+    };
+    const some = defineSite(definition);
+    const open = listPages(some, {}, false);
+    expect([open.pages.map(({ address }) => address), open.restricted]).toEqual([['/'], ['/desk', '/desk/nets']]);
+    expect(listPages(some, {}, true).pages).toHaveLength(3);
   });
 
   test('lie below the folder of the build, whatever a record is called', () => {

@@ -14,6 +14,7 @@ import {
   menuNames,
   menuOutline,
   moveNode,
+  removalOf,
   removeEntry,
   renameEntry,
   setField,
@@ -77,6 +78,29 @@ describe('entries', () => {
     expect(fatalIn(text)).toEqual([]);
     expect(idsIn(text)).not.toContain('lantern-room');
     for (const menu of menuNames(text)) expect(isInMenu(text, menu, 'hides')).toBe(false);
+  });
+
+  test('what goes with a page is said, and the page above takes its addresses over', () => {
+    const path = pathTo(site, 'lantern-room');
+    const removal = removalOf(site, path);
+    expect(removal).toMatchObject({
+      below: [],
+      addresses: ['/hides/lantern-room', '/hides/lighthouse'],
+      heir: { id: 'hides' },
+    });
+    const rest = removeEntry(site, path);
+    const kept = (removal?.addresses ?? []).reduce(
+      (text, old) => keepOldAddress(text, pathTo(rest, 'hides'), old),
+      rest,
+    );
+    expect(fatalIn(kept)).toEqual([]);
+    expect(valueAt(kept, [...pathTo(kept, 'hides'), 'movedFrom'])).toEqual(removal?.addresses);
+    const all = removalOf(site, pathTo(site, 'hides'));
+    expect([all?.below.length, all?.menus, all?.heir?.id]).toEqual([
+      expect.any(Number),
+      expect.arrayContaining(['main']),
+      'today',
+    ]);
   });
 
   test('another id is another one wherever the entry is named', () => {

@@ -5,14 +5,18 @@ import {
   addMenu,
   addMenuItem,
   entryOutline,
+  everyNode,
+  keepOldAddress,
   listBelow,
   menuNames,
   menuOutline,
   moveNode,
+  removalOf,
   removeEntry,
   samePath,
   type OutlineNode,
   type OutlinePlace,
+  type Removal,
 } from '../model/site-edits.ts';
 import { removeAt } from '../model/json-text.ts';
 import { EntryForm } from './entry-form.tsx';
@@ -36,6 +40,7 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
   const [query, setQuery] = useState('');
   const [chosen, setChosen] = useState<JsonPath | null>(null);
   const [said, setSaid] = useState('');
+  const [removed, setRemoved] = useState<(Removal & { readonly site: string }) | null>(null);
   const menus = useMemo(() => (text === null ? [] : menuNames(text)), [text]);
   const shownMenu = menus.includes(menu) ? menu : '';
   const nodes = useMemo(() => {
@@ -89,6 +94,9 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
     setChosen(added.path);
   };
   const remove = (node: OutlineNode) => {
+    const removal = shownMenu === '' ? removalOf(text, node.path) : null;
+    setRemoved(removal && { ...removal, site: removeEntry(text, node.path) });
+    if (removal) setSaid(removalText(removal));
     edit(shownMenu === '' ? removeEntry(text, node.path) : removeAt(text, node.path), `remove ${node.label}`);
     const next = rows.filter((other) => other.parent === row?.parent && other.node !== node);
     const neighbor = next[Math.min(row?.index ?? 0, next.length - 1)];
@@ -179,6 +187,18 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
       <p className="ft-visually-hidden" role="status">
         {said}
       </p>
+      {/* Until something else is edited: an undone removal needs no advice. */}
+      {removed !== null && removed.site === text && (
+        <RemovedPage
+          removal={removed}
+          onKeep={(heir) => {
+            const at = [...everyNode(entryOutline(text))].find(({ id }) => id === heir);
+            if (!at) return;
+            const kept = removed.addresses.reduce((next, address) => keepOldAddress(next, at.path, address), text);
+            edit(kept, `keep the addresses of ${removed.label}`);
+          }}
+        />
+      )}
       {row === null && <p>Choose {shownMenu === '' ? 'a page' : 'an item'} to change it.</p>}
       {row !== null &&
         (shownMenu === '' ? (
@@ -192,6 +212,38 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
           <h3>Of the whole site</h3>
           <ProblemNotes problems={general} />
         </div>
+      )}
+    </div>
+  );
+}
+
+function removalText({ label, below, menus }: Removal): string {
+  const parts = [
+    ...(below.length === 0
+      ? []
+      : [`${below.length} ${below.length === 1 ? 'page' : 'pages'} below it (${below.join(', ')})`]),
+    ...(menus.length === 0 ? [] : [`its items in ${menus.join(', ')}`]),
+  ];
+  return `Removed ${label}${parts.length === 0 ? '' : `, with ${parts.join(' and ')}`}.`;
+}
+
+interface RemovedPageProps {
+  readonly removal: Removal;
+  /** Called with the id of the entry that takes the addresses over. */
+  readonly onKeep: (heir: string) => void;
+}
+
+/** What went with a page that was removed, and what becomes of the links to it. */
+function RemovedPage({ removal, onKeep }: RemovedPageProps): ReactNode {
+  const { addresses, heir } = removal;
+  return (
+    <div className="ft-workbench-advice">
+      <p>{removalText(removal)}</p>
+      {addresses.length > 0 && (
+        <p>
+          Links to {addresses.join(', ')} will lead nowhere.{' '}
+          {heir !== null && <Button onClick={() => onKeep(heir.id)}>Lead them to {heir.label}</Button>}
+        </p>
       )}
     </div>
   );

@@ -20,7 +20,7 @@ export type GuardedRequest = Pick<IncomingMessage, 'method' | 'headers'> & {
  */
 export function refusal({ headers, socket }: GuardedRequest): string | null {
   if (!isThisMachine(socket.remoteAddress)) return 'The workbench answers this machine alone.';
-  if (!isLocalHost(headers.host)) return 'The workbench is reached as 127.0.0.1 or localhost.';
+  if (!isLocalHost(headers.host)) return 'The workbench is reached as 127.0.0.1, localhost or [::1].';
   const site = headers['sec-fetch-site'];
   const isForeign = site !== undefined && site !== 'same-origin' && site !== 'none';
   const isOwn = headers.origin === undefined || hostOf(headers.origin) === headers.host;

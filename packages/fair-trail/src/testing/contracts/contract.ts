@@ -54,6 +54,17 @@ export interface ContractClause<Subject> {
   readonly name: string;
   /** Fails where the subject does not keep it. */
   readonly run: (subject: Subject) => Promise<void>;
+  /**
+   * What it asks of many pages is a test for each of them: a test is short then, and a late one names its page. Without
+   * any, the promise is one test.
+   */
+  readonly cases?: (subject: Subject) => readonly ContractCase<Subject>[];
+}
+
+/** The subject with as many of its pages as one test needs. */
+export interface ContractCase<Subject> {
+  readonly name: string;
+  readonly subject: Subject;
 }
 
 /** Promises that belong together, and that a subject may have no use for. */
@@ -73,10 +84,22 @@ export function registerParts<Subject>(
     for (const { name: partName, clauses, ...standsFor } of parts) {
       part(partName, standsFor, () => {
         for (const clause of clauses) {
-          test(
-            clause.name,
-            judged(() => clause.run(subject)),
-          );
+          const cases = clause.cases?.(subject) ?? [];
+          if (cases.length === 0) {
+            test(
+              clause.name,
+              judged(() => clause.run(subject)),
+            );
+          } else {
+            describe(clause.name, () => {
+              for (const each of cases) {
+                test(
+                  each.name,
+                  judged(() => clause.run(each.subject)),
+                );
+              }
+            });
+          }
         }
       });
     }

@@ -1,9 +1,17 @@
 import { expect } from 'vitest';
 import { NotJudged } from '../../failures.ts';
 import { everyItem } from '../../find.ts';
-import { pathOf } from '../../path-of.ts';
+import { asWrittenByBrowsers, pathOf } from '../../path-of.ts';
 import { waitUntil } from '../../waiting.ts';
-import { begin, opener, type MenuPart } from './menu-subject.ts';
+import {
+  begin,
+  eachAfterTheFirst,
+  eachPage,
+  opener,
+  type MenuPage,
+  type MenuPart,
+  type MenuSubject,
+} from './menu-subject.ts';
 
 export const names: MenuPart = {
   name: 'names',
@@ -40,12 +48,17 @@ export const names: MenuPart = {
         const { menu } = await begin(subject);
         for (const { way, address } of subject.pages) {
           const leads = await menu.address(...way);
-          expect(leads === null ? null : pathOf(leads), `where “${way.join(' › ')}” leads`).toBe(address);
+          const found = leads === null ? null : pathOf(leads);
+          expect(found, `where “${way.join(' › ')}” leads`).toBe(asWrittenByBrowsers(address));
         }
       },
+      cases: eachAfterTheFirst,
     },
   ],
 };
+
+/** The addresses at which titles were seen, by what opens the pages: the tests of one subject share it. */
+const takenTitles = new WeakMap<MenuSubject['open'], Map<string, string>>();
 
 export const titles: MenuPart = {
   name: 'title and heading',
@@ -54,7 +67,8 @@ export const titles: MenuPart = {
     {
       name: 'every page has its title, no other page’s, and a first heading',
       run: async (subject) => {
-        const taken = new Map<string, string>();
+        const taken = takenTitles.get(subject.open) ?? new Map<string, string>();
+        takenTitles.set(subject.open, taken);
         for (const { address, title, heading } of subject.pages) {
           const page = await subject.open(address);
           await expect(page).toStandAt({
@@ -72,9 +86,17 @@ export const titles: MenuPart = {
           taken.set(place.title, address);
         }
       },
+      cases: eachPage,
     },
   ],
 };
+
+/** The pages that stand below another page in the menu. */
+function pagesBelowOthers({ pages }: MenuSubject): readonly MenuPage[] {
+  return pages.filter(
+    ({ way }) => way.length > 1 && pages.some((one) => one.way.length === 1 && one.way[0] === way[0]),
+  );
+}
 
 export const marks: MenuPart = {
   name: 'marks',
@@ -89,18 +111,23 @@ export const marks: MenuPart = {
           await expect(page.menu(subject.menu)).toMark(way);
         }
       },
+      cases: eachPage,
     },
     {
       name: 'an item that holds the page says that it does',
       run: async (subject) => {
-        const isPage = (way: readonly string[]) => subject.pages.some((one) => one.way.join('\n') === way.join('\n'));
-        const nested = subject.pages.filter(({ way }) => way.length > 1 && isPage(way.slice(0, 1)));
+        const nested = pagesBelowOthers(subject);
         if (nested.length === 0) throw new NotJudged('this menu', 'none of the pages given is below another');
         for (const { way, address } of nested) {
           const page = await subject.open(address);
           await expect(page.menu(subject.menu)).toMark(way.slice(0, 1), 'section');
         }
       },
+      cases: (subject) =>
+        pagesBelowOthers(subject).map((page) => {
+          const above = subject.pages.filter(({ way }) => way.length === 1 && way[0] === page.way[0]);
+          return { name: page.way.join(' › '), subject: { ...subject, pages: [...above, page] } };
+        }),
     },
     {
       name: 'the mark follows a page change',

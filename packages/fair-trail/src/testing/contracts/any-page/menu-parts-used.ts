@@ -1,11 +1,11 @@
 import { expect } from 'vitest';
 import { NotJudged } from '../../failures.ts';
 import { everyItem } from '../../find.ts';
-import { begin, reachEach, toggleOf, type MenuPart } from './menu-subject.ts';
+import { begin, eachAfterTheFirst, reachEach, toggleOf, type MenuPart } from './menu-subject.ts';
 
 export const mouse: MenuPart = {
   name: 'mouse',
-  clauses: [{ name: 'every page is reached', run: (subject) => reachEach(subject, 'mouse') }],
+  clauses: [{ name: 'every page is reached', run: (subject) => reachEach(subject, 'mouse'), cases: eachAfterTheFirst }],
 };
 
 export const history: MenuPart = {
@@ -32,7 +32,11 @@ export const keyboard: MenuPart = {
   wcag: ['2.1.1', '2.1.2', '2.4.3'],
   aria: 'keyboard interaction of links and buttons',
   clauses: [
-    { name: 'every page is reached with Tab and Enter alone', run: (subject) => reachEach(subject, 'keyboard') },
+    {
+      name: 'every page is reached with Tab and Enter alone',
+      run: (subject) => reachEach(subject, 'keyboard'),
+      cases: eachAfterTheFirst,
+    },
     {
       name: 'Tab leads out of the menu at its end',
       run: async (subject) => {
