@@ -1,11 +1,10 @@
 import { announcerIn, type Announcer } from './announcer.ts';
-import { contentStart, focusOnce } from './focus.ts';
+import { focusContent } from './focus-content.ts';
 import { focusOnReturn } from './focus-on-return.ts';
 import { tryUntilDone } from './patience.ts';
 import { placesOf, type SavedPageStates } from './saved-page-states.ts';
 import { forgetLoadedPage, writePageHead, type PageHead } from './page-head.ts';
 import { hashTarget, scrollToHash } from './scroll.ts';
-import { isHtmlElement } from './nodes.ts';
 
 /**
  * How a page change is announced: `focus` moves focus to the heading, `announce` announces the title and keeps focus,
@@ -84,17 +83,12 @@ export class Arrivals {
       this.#announce().say(this.#head?.title ?? '');
       return;
     }
-    const { document } = this.#window;
-    const focusContent = () => {
-      const target = hashTarget(document, hash);
-      const start = isHtmlElement(target) ? target : contentStart(document, content?.element ?? null);
-      if (start) focusOnce(start);
-    };
+    const begin = () => focusContent(this.#window.document, hash, content?.element);
     if (key === null || !this.#places.hasLink(key)) {
-      focusContent();
+      begin();
       return;
     }
-    this.#endTrying.push(focusOnReturn(this.#window, () => this.#places.link(key), focusContent));
+    this.#endTrying.push(focusOnReturn(this.#window, () => this.#places.link(key), begin));
   }
 
   /** @param isNew whether the page is another one, which begins at its top */

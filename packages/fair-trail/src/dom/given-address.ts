@@ -1,12 +1,10 @@
 import { addressOf, hashOf } from '../core/router/history.ts';
 import { announcerIn } from './announcer.ts';
 import type { Arrival } from './arrivals.ts';
-import { contentStart, focusOnce } from './focus.ts';
+import { focusContent } from './focus-content.ts';
 import { focusOnReturn } from './focus-on-return.ts';
 import { followLeftLinks } from './left-links.ts';
-import { isHtmlElement } from './nodes.ts';
 import { forgetLoadedPage, writePageHead, type PageHead } from './page-head.ts';
-import { hashTarget } from './scroll.ts';
 
 /** Takes the reader to each new page where another router decides what the address is. */
 export interface GivenAddress {
@@ -40,13 +38,9 @@ export function followGivenAddress(window: Window, arrival: Arrival): GivenAddre
       announcer?.say(head.title);
       forgetLoadedPage(document);
       if (arrival !== 'focus') return;
-      const focusContent = () => {
-        const target = hashTarget(document, hashOf(url));
-        const start = isHtmlElement(target) ? target : contentStart(document);
-        if (start) focusOnce(start);
-      };
-      if (find) endTrying = focusOnReturn(window, find, focusContent);
-      else focusContent();
+      const begin = () => focusContent(document, hashOf(url));
+      if (find) endTrying = focusOnReturn(window, find, begin);
+      else begin();
     },
     end() {
       endTrying?.();

@@ -37,6 +37,8 @@ export interface StageContent<Page, Layout> {
   readonly layout: Layout | null;
   readonly depth: number;
   readonly arrival: Arrival | undefined;
+  /** Whether the page is refused to this visitor; null while it is not known who that is. */
+  readonly denied: boolean | null;
 }
 
 /** The outermost layout on the way to the position that is not around this stage already, or else the page itself. */
@@ -59,11 +61,21 @@ export function contentAt<Page, Layout extends object>(
       layout: isPlain ? given : given.layout,
       depth: index + 1,
       arrival: (isPlain ? undefined : given.arrival) ?? arrival,
+      denied: false,
     };
   }
   const page = pageAt(position, audience, settings);
-  // Two addresses of one entry are two pages.
-  return { key: JSON.stringify([entry?.id, params, position.status]), page, layout: null, depth, arrival };
+  const access = entry && position.status === 'exact' ? mayAccess(entry, audience) : true;
+  const denied = access === null ? null : !access;
+  // Two addresses of one entry are two pages; and so are a page, and what is shown to those who may not see it.
+  return {
+    key: JSON.stringify([entry?.id, params, position.status, access]),
+    page,
+    layout: null,
+    depth,
+    arrival,
+    denied,
+  };
 }
 
 function pageAt<Page>(

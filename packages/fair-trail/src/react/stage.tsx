@@ -20,7 +20,7 @@ import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
 import { checkLayout, checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
 import { contentAt } from '../parts/stage-content.ts';
-import { focusPage, isOffline } from '../parts/stage.ts';
+import { focusPage, isFocusLost, isOffline } from '../parts/stage.ts';
 import { fixedLocation } from '../parts/surroundings.ts';
 import type { FailedPageProps, Page, StageLayout } from './page.ts';
 import { PageBoundary } from './page-boundary.tsx';
@@ -162,18 +162,26 @@ export const Stage = forwardRef<HTMLElement, StageProps>(function Stage(props, r
 
   // The button that was pressed is gone with the failure, and focus would be nowhere.
   const retried = useRef(false);
+  const presented = useRef<DrawnContent | null>(null);
   const retry = () => {
     retried.current = true;
     setFailure(null);
     tryAgain();
   };
   const onPresent = () => {
+    const before = presented.current;
+    const drawn = shown ?? now;
+    presented.current = drawn;
+    // The first content is in the document before its stage is.
     if (!element.current) return;
     router?.present(element.current, shown?.content.arrival);
-    checkLayout(element.current, shown?.content.key ?? '', { site, warn });
-    if (retried.current) focusPage(element.current);
+    if (retried.current || isFocusLost(element.current, before, drawn)) focusPage(element.current);
     retried.current = false;
   };
+  const { key } = now.content;
+  useEffect(() => {
+    if (element.current) checkLayout(element.current, key, { site, warn });
+  }, [site, warn, key]);
   const onError = (error: unknown) => router?.warn('page-failed', error);
 
   const drawPage = () => {

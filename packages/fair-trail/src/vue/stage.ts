@@ -19,7 +19,7 @@ import { stageView } from '../core/view/stage-view.ts';
 import { LazyPage } from '../parts/lazy-page.ts';
 import { checkLayout, checkNames, namesIn, noteStage } from '../parts/name-checks.ts';
 import { contentAt, type OuterStageOf, type StageComponents, type StageContent } from '../parts/stage-content.ts';
-import { focusPage, isOffline } from '../parts/stage.ts';
+import { focusPage, isFocusLost, isOffline } from '../parts/stage.ts';
 import { optional, plain } from './given.ts';
 import { declaredOf, type Page, type StageLayout, type StagePages } from './page.ts';
 import { provideContent } from './slots.ts';
@@ -118,16 +118,20 @@ export const Stage = defineComponent({
 
     // The button that was pressed is gone with the failure, and focus would be nowhere.
     let isRetried = false;
+    let presented: DrawnContent | null = null;
     const retry = () => {
       isRetried = true;
       failure.value = null;
       attempt.value += 1;
     };
     const onPresent = () => {
+      const before = presented;
+      const drawn = now.value.shown ?? now.value.wanted;
+      presented = drawn;
+      // The first content is in the document before its stage is.
       if (!element.value) return;
       router.value?.present(element.value, now.value.shown?.content.arrival);
-      checkLayout(element.value, now.value.shown?.content.key ?? '', trail.value);
-      if (isRetried) focusPage(element.value);
+      if (isRetried || isFocusLost(element.value, before, drawn)) focusPage(element.value);
       isRetried = false;
     };
     const onError = (error: unknown) => router.value?.warn('page-failed', error);
@@ -143,6 +147,11 @@ export const Stage = defineComponent({
           noteStage(pages, layouts);
         },
         { immediate: true },
+      );
+      watch(
+        () => now.value.wanted.content.key,
+        (key) => element.value && checkLayout(element.value, key, trail.value),
+        { immediate: true, flush: 'post' },
       );
       watch(
         router,

@@ -310,6 +310,24 @@ test('a page is loaded when it is needed, and tried again where it could not be 
   expect(codes).toEqual(['page-failed', 'page-failed']);
 });
 
+test('the audience loses the page that has focus: it goes to the new heading', async () => {
+  const definition = { ...marram, audiences: ['ringer'] };
+  const own = siteFor({
+    ...definition,
+    entries: [...marram.entries, { id: 'data-desk', label: 'Data desk', href: '/data-desk', audience: ['ringer'] }],
+  });
+  const audience = ref<readonly string[]>(['ringer']);
+  const pages = { 'data-desk': () => [h('h1', 'Data desk'), h('button', { type: 'button' }, 'Enter a ring')] };
+  const history = memoryHistory('/data-desk');
+  mount(() => [h(Trail, { site: own, history, audience: audience.value }, () => [h(Stage, { pages })])]);
+  const button = page.getByRole('button', { name: 'Enter a ring' });
+  await expect.element(button).toBeVisible();
+  button.element().focus();
+  audience.value = [];
+  await expect.element(page.getByRole('heading').first()).toHaveFocus();
+  expect(page.getByRole('heading').first().element().textContent).not.toBe('Data desk');
+});
+
 test('the composables follow the address, and a page may refuse to be left', async () => {
   const may = ref(false);
   const Page = defineComponent({
