@@ -103,10 +103,14 @@ class Ids {
   }
 }
 
+/** How many segments of an address an id is made of at most. */
+const mostWords = 32;
+
 /** The last word of the address, then with those before it; what is not long enough to be free is numbered. */
 function candidatesFor({ href, label }: DraftPage, parentId: string): readonly string[] {
   const isPath = href?.startsWith('/') === true;
-  const words = (isPath ? href : label).split('/').map(slug).filter(Boolean);
+  // Of an address with thousands of segments, the last ones say enough.
+  const words = (isPath ? href : label).split('/').slice(-mostWords).map(slug).filter(Boolean);
   if (words.length === 0) words.push(isPath ? 'home' : 'entry');
   const candidates = words.map((_, index) => words.slice(-1 - index).join('-'));
   if (parentId) candidates.push(`${parentId}-${words.at(-1) ?? ''}`);

@@ -70,15 +70,20 @@ function baseOf(elements: readonly HtmlElement[], file: string): URL {
 }
 
 class NavigationReader {
-  readonly pages: DraftPage[] = [];
   readonly guesses: string[] = [];
   readonly leftOut: string[] = [];
+  /** The pages that are below no other. A set, since a page of a long list is taken out of it where it is below another. */
+  readonly #top = new Set<DraftPage>();
   readonly #base: URL;
   readonly #byHref = new Map<string, DraftPage>();
   readonly #names = new Set<string>();
 
   constructor(base: URL) {
     this.#base = base;
+  }
+
+  get pages(): readonly DraftPage[] {
+    return [...this.#top];
   }
 
   readMenus(elements: readonly HtmlElement[]): DraftMenu[] {
@@ -151,9 +156,8 @@ class NavigationReader {
 
   /** A page that is listed below another is below it, unless it has its place already. */
   #moveBelow(page: DraftPage, parent: DraftPage): void {
-    const index = this.pages.indexOf(page);
-    if (index < 0 || holds(page, parent)) return;
-    this.pages.splice(index, 1);
+    if (!this.#top.has(page) || holds(page, parent)) return;
+    this.#top.delete(page);
     parent.pages.push(page);
   }
 
@@ -178,7 +182,7 @@ class NavigationReader {
       pages: [],
     };
     this.#byHref.set(key, page);
-    this.pages.push(page);
+    this.#top.add(page);
     return [{ page }];
   }
 }

@@ -26,6 +26,7 @@ export const warningCodes = [
   'list-in-use',
   'list-placeholder',
   'lists-joined',
+  'tab-repeated',
   'attribute-unknown',
   'attribute-value',
 ] as const;

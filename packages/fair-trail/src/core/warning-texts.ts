@@ -74,6 +74,10 @@ const texts: Readonly<Record<WarningCode, readonly [what: string, remedy: string
     'leads nowhere, or to an address that is refused; it is shown as a disabled item',
     'Give its link an address of a page. What a script handles is a button.',
   ],
+  'tab-repeated': [
+    'is the name of two tabs; the second is given another',
+    'Write a name of its own into each "data-tab".',
+  ],
   'lists-joined': [
     'holds several lists; they are shown as one menu, with dividers between them',
     'Write one list. What is no part of the menu stands beside the "nav", with slot="end" for instance.',

@@ -1,3 +1,4 @@
+import { warning } from '../core/warnings.ts';
 import type { TabsOptions } from '../core/view/component-options.ts';
 import type { ActionEvent } from '../core/view/menu-view.ts';
 import { attributeName, tabsAttributes } from '../core/view/option-attributes.ts';
@@ -45,6 +46,8 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
   protected readonly table = tabsAttributes;
   protected readonly dataNames = dataNames;
   #read: readonly TabDescription[] = [];
+  /** The ids that were reported as repeated. */
+  readonly #repeated = new Set<string>();
 
   protected override needsSite(): boolean {
     return this.optionOf('menu') !== undefined;
@@ -74,7 +77,9 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
   }
 
   protected override contentFor(tab: string): readonly ChildNode[] {
-    return this.content.elements('content').filter((panel, index) => tabOf(panel, index).id === tab);
+    const panels = this.content.elements('content');
+    const ids = differentIds(panels.map(tabOf));
+    return panels.filter((_, index) => ids[index]?.id === tab);
   }
 
   /** The tabs as the panels say them: what a server has written, or what the author has. */
@@ -82,7 +87,7 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
     const written = [...this.querySelectorAll(':scope > .ft-tabs > [role="tablist"] > [role="tab"]')];
     const tabs =
       this.content.elements('content').length > 0
-        ? this.content.elements('content').map(tabOf)
+        ? this.#differentTabs(this.content.elements('content').map(tabOf))
         : this.#read.length > 0
           ? this.#read
           : written.map(tabIn);
@@ -90,6 +95,29 @@ export class TrailTabs extends PartElement<TrailTabsOptions, EitherOptions, unkn
     if (!isSame) this.#read = tabs;
     return this.#read;
   }
+
+  /** Of two tabs with one id, the second gets another: its panel is its own, and an address can name it. */
+  #differentTabs(tabs: readonly TabDescription[]): readonly TabDescription[] {
+    const different = differentIds(tabs);
+    for (const [index, { id }] of tabs.entries()) {
+      if (different[index]?.id === id || this.#repeated.has(id)) continue;
+      this.#repeated.add(id);
+      this.warn(warning('tab-repeated', id));
+    }
+    return different;
+  }
+}
+
+/** The same tabs, with a number after each id that one before has. */
+function differentIds(tabs: readonly TabDescription[]): readonly TabDescription[] {
+  const all = new Set(tabs.map(({ id }) => id));
+  const taken = new Set<string>();
+  return tabs.map((tab) => {
+    let { id } = tab;
+    for (let number = 2; taken.has(id) || (id !== tab.id && all.has(id)); number += 1) id = `${tab.id}-${number}`;
+    taken.add(id);
+    return id === tab.id ? tab : { ...tab, id };
+  });
 }
 
 /** The tab that a panel of the author's asks for. */

@@ -38,7 +38,8 @@ export function movedAddress({ movedTo }: Position, url: string): string | null 
   if (movedTo === null) return null;
   const { pathname, search: own } = addressOf(movedTo);
   const { search } = addressOf(url);
-  return pathname + joinQueries(own, search) + hashOf(url);
+  // A header takes what it is given, and some clients read a backslash as a slash (URL standard, section 4.4).
+  return (pathname + joinQueries(own, search) + hashOf(url)).replaceAll('\\', '%5C');
 }
 
 function joinQueries(own: string, other: string): string {
