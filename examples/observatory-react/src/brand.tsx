@@ -9,7 +9,10 @@ export function Brand(): ReactNode {
         <path className="brand-bird" d="M5 24h22M8 19c4-1 6-4 8-10 1 5 4 9 9 10M16 9v10" />
       </svg>
       <span>
-        Marram Point <span className="brand-second" data-ft-tagline="">Bird Observatory</span>
+        Marram Point{' '}
+        <span className="brand-second" data-ft-tagline="">
+          Bird Observatory
+        </span>
       </span>
     </>
   );

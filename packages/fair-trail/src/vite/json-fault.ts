@@ -45,9 +45,14 @@ class Reader {
 
   value(): void {
     const sign = this.#next();
-    if (sign === '{') return this.#list('}', () => this.#property());
-    if (sign === '[') return this.#list(']', () => this.value());
-    if (sign === '"') return this.#string();
+    if (sign === '{') this.#list('}', () => this.#property());
+    else if (sign === '[') this.#list(']', () => this.value());
+    else if (sign === '"') this.#string();
+    else this.#word();
+  }
+
+  /** A number, or one of the three words. */
+  #word(): void {
     const [word = ''] = /^[^\s,:{}[\]"/]*/u.exec(this.#text.slice(this.#at, this.#at + 100)) ?? [];
     if (word === '') this.#fail('a value is missing, or a comma is too many');
     if (/^[-+.\d]/u.test(word) && !/^-?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][-+]?\d+)?$/u.test(word)) {

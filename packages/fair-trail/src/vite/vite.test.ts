@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { defineSite } from '../core/site/define.ts';
+import type { SiteDefinition } from '../core/site/definition.ts';
+import type { DefinedSite } from '../core/site/site.ts';
 import { jsonFault } from './json-fault.ts';
 import { placesIn } from './json-places.ts';
 import { fileOf, listPages } from './page-list.ts';
@@ -166,7 +168,7 @@ describe('the pages to write', () => {
         },
       ],
     };
-    const some = defineSite(definition);
+    const some: DefinedSite = defineSite(definition);
     const open = listPages(some, {}, false);
     expect([open.pages.map(({ address }) => address), open.restricted]).toEqual([['/'], ['/desk', '/desk/nets']]);
     expect(listPages(some, {}, true).pages).toHaveLength(3);

@@ -187,5 +187,5 @@ function barItemView(item: MenuItem, index: number, options: BarViewOptions): Vi
 
 /** As wide as the text, and does not say it: what some visitors may see is in no document that others get. */
 function sortedLetters(text: string): string {
-  return [...text].sort().join('');
+  return Array.from(text).sort().join('');
 }
