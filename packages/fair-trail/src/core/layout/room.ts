@@ -67,8 +67,7 @@ function extraWidth({ items, badge, kind }: MenuItem): number {
 /** Characters that take a whole em in most fonts: East Asian wide forms and emoji. */
 const wide = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Extended_Pictographic}]/u;
 
-/** The room, in em, that a text is likely to take. */
-export function textWidth(text: string): number {
+function textWidth(text: string): number {
   let width = 0;
   for (const character of text) width += wide.test(character) ? 1 : /\p{Mark}/u.test(character) ? 0 : 0.56;
   return width;

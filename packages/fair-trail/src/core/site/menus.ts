@@ -1,4 +1,3 @@
-import { textWidth } from '../layout/room.ts';
 import { textIn } from './texts.ts';
 import { mayAccess, type Audience, type Entry } from './entry.ts';
 import { hrefOf } from './hrefs.ts';
@@ -225,9 +224,8 @@ function choiceName(nodes: readonly MenuNode[]): string {
   return nodes.flatMap((node) => (node.kind === 'action' ? [node.action] : [])).join('/');
 }
 
-/** The one that takes the most room in most fonts. */
 function longestOf(labels: readonly string[]): string {
-  return labels.reduce((longest, label) => (textWidth(label) > textWidth(longest) ? label : longest), '');
+  return labels.reduce((longest, label) => (label.length > longest.length ? label : longest), '');
 }
 
 /** No divider stands at an end or beside another: what was between them may be hidden from this visitor. */
