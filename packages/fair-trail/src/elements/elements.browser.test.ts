@@ -8,6 +8,7 @@ import { createApp, h, ref } from 'vue';
 import { compileSite } from '../core/site/compile.ts';
 import { defineSite } from '../core/site/define.ts';
 import { marram } from '../core/site/site.samples.ts';
+import { followedLink } from '../dom/clicks.ts';
 import { countObservers } from '../dom/count-observers.samples.ts';
 import { pageHtml } from '../html/page-html.ts';
 import { make, set, show, write } from './mount.samples.ts';
@@ -284,6 +285,42 @@ test('tabs are the sections that the author wrote, in the address where that is 
 
 describe('made by a framework', () => {
   const menu = nav.getByRole('button', { name: 'Menu' });
+
+  test('Preact with a router of its own gets every plain click, and gives the address', async () => {
+    const container = show();
+    const asked: string[] = [];
+    const draw = (url: string) =>
+      render(
+        preact('trail-site' as 'div', { site, url } as object, [
+          preact('trail-bar' as 'div', {}),
+          preact('main', {}, preact('h1', {}, url === '/' ? 'Today' : url)),
+        ]),
+        container,
+      );
+    const go = (url: string) => {
+      asked.push(url);
+      draw(url);
+    };
+    const listening = new AbortController();
+    // As the page on custom elements says it.
+    document.addEventListener(
+      'click',
+      (event) => {
+        const followed = followedLink(event);
+        if (followed === null || followed.url.origin !== location.origin) return;
+        event.preventDefault();
+        go(followed.url.pathname + followed.url.search + followed.url.hash);
+      },
+      { signal: listening.signal },
+    );
+    draw('/');
+    await link('Hides').click();
+    await expect.element(page.getByRole('heading', { name: '/hides' })).toHaveFocus();
+    await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
+    await expect.element(link('Today')).not.toHaveAttribute('aria-current');
+    expect(asked).toEqual(['/hides']);
+    listening.abort();
+  });
 
   test('Preact sets properties, listens, and changes what is in the slots', async () => {
     const toggled = vi.fn();
