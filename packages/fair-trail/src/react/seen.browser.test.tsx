@@ -1,3 +1,4 @@
+import type { CSSProperties } from 'react';
 import { expect, test } from 'vitest';
 import { page } from 'vitest/browser';
 import { defineSite } from '../core/site/define.ts';
@@ -86,4 +87,84 @@ test('a planned page is seen in its place, as a disabled item that leads nowhere
     </TrailAt>,
   );
   await expect.element(webcam).toHaveAttribute('aria-current', 'page');
+});
+
+const box = (locator: { element: () => Element }) => locator.element().getBoundingClientRect();
+
+test('distances that an app sets count wherever they should', async () => {
+  const distances = { '--ft-bar-padding': '10px 30px', '--ft-gap': '20px' } as CSSProperties;
+  const { container } = mount(
+    <TrailAt site={site} url="/">
+      <Navbar style={distances} />
+      <Sidebar menu="main" label="Beside" style={distances} />
+    </TrailAt>,
+  );
+  const today = bar.getByRole('link', { name: 'Today' });
+  await expect.element(today).toBeVisible();
+  const row = container.querySelector('.ft-bar-row');
+  const padding = row && getComputedStyle(row);
+  expect([padding?.paddingTop, padding?.paddingLeft, padding?.paddingRight]).toEqual(['10px', '30px', '30px']);
+  const beside = page.getByRole('navigation', { name: 'Beside' });
+  const inSidebar = (name: string) => beside.getByRole('link', { name, exact: true });
+  expect(box(inSidebar('Hides')).top - box(inSidebar('Today')).bottom).toBe(20);
+  await page.viewport(320, 700);
+  await bar.getByRole('button', { name: 'Menu' }).click();
+  const hides = bar.getByRole('link', { name: 'Hides', exact: true });
+  await expect.element(hides).toBeVisible();
+  // The line between two items is in the middle of the gap.
+  const line = hides.element().closest('li')?.getBoundingClientRect().top ?? 0;
+  expect([line - box(today).bottom, box(hides).top - line - 1]).toEqual([10, 10]);
+});
+
+test('between a divider and a titled section there is one line', async () => {
+  const titled = defineSite({
+    name: 'Marram Point',
+    entries: [
+      { id: 'today', label: 'Today', href: '/' },
+      { id: 'tides', label: 'Tides', href: '/tides' },
+    ],
+    menus: { main: ['today', { divider: true }, { label: 'Outside', entries: ['tides'] }] },
+  });
+  const { container } = mount(
+    <TrailAt site={titled} url="/">
+      <Sidebar menu="main" />
+    </TrailAt>,
+  );
+  await expect.element(page.getByText('Outside')).toBeVisible();
+  const lines = [...container.querySelectorAll('.ft-sidebar-navigation *')].filter((one) => {
+    const { borderBlockStartWidth, borderBlockStartColor } = getComputedStyle(one);
+    return one.checkVisibility() && borderBlockStartWidth === '1px' && borderBlockStartColor !== 'rgba(0, 0, 0, 0)';
+  });
+  expect(lines.map((one) => one.className)).toEqual(['ft-section']);
+});
+
+test('the menu of a bar in a narrow column can be read', async () => {
+  mount(
+    <TrailAt site={site} url="/">
+      <div style={{ inlineSize: '60px' }}>
+        <Navbar />
+      </div>
+    </TrailAt>,
+  );
+  await bar.getByRole('button', { name: 'Menu' }).click();
+  const hides = bar.getByRole('link', { name: 'Hides', exact: true });
+  await expect.element(hides).toBeVisible();
+  expect(box(hides).width).toBeGreaterThan(120);
+  expect(box(hides).height).toBeLessThan(60);
+});
+
+test('a rail keeps the picture that its start begins with', async () => {
+  mount(
+    <TrailAt site={site} url="/hides">
+      <Sidebar
+        menu="main"
+        rail
+        start={<span role="img" aria-label="Ivo Harn" style={{ display: 'block', inlineSize: 30, blockSize: 30 }} />}
+      />
+    </TrailAt>,
+  );
+  await page.getByRole('button', { name: 'Collapse sidebar' }).click();
+  await expect.element(page.getByRole('button', { name: 'Expand sidebar' })).toBeVisible();
+  expect(box(page.getByRole('img', { name: 'Ivo Harn' })).width).toBe(30);
+  await page.getByRole('button', { name: 'Expand sidebar' }).click();
 });

@@ -104,6 +104,8 @@ export function sidebarAnnexContract(mount: MountSidebar, skipped: SkippedParts 
         await autumn.click();
         await expect.element(annex('Autumn')).toBeVisible();
         expect(box(annex('Autumn')).left).toBeLessThan(120);
+        // A rail has no room for labels; what stands beside it has.
+        expect(box(annex('Autumn').getByText('Session of 22-sep')).width).toBeGreaterThan(50);
         await page.getByRole('button', { name: 'Expand sidebar' }).click();
         await expect.element(annex('Autumn')).not.toBeInTheDocument();
       });
