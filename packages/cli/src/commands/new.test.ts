@@ -69,8 +69,8 @@ describe('new', () => {
   });
 
   test('the name of a package can be made of the name of any folder', () => {
-    const slugs = ['Marram Point', 'écluse', '日本', '..', '2026'].map((folder) => projectName(folder).slug);
-    expect(slugs).toEqual(['marram-point', 'e-cluse', 'site', 'site', '2026']);
+    const slugs = ['Marram Point', 'écluse', 'Größe', '日本', '..', '2026'].map((folder) => projectName(folder).slug);
+    expect(slugs).toEqual(['marram-point', 'ecluse', 'grosse', 'site', 'site', '2026']);
   });
 
   test('it begins with the versions that this workspace is tested with', () => {

@@ -1,11 +1,12 @@
 import type { CSSProperties } from 'react';
-import { expect, test } from 'vitest';
-import { page } from 'vitest/browser';
+import { describe, expect, test } from 'vitest';
+import { page, userEvent } from 'vitest/browser';
 import { defineSite } from '../core/site/define.ts';
 import { Navbar } from './navbar.tsx';
 import { Sidebar } from './sidebar.tsx';
 import { TrailAt } from './trail-at.tsx';
-import { mount } from './mount.samples.tsx';
+import { nested } from '../testing/sites.ts';
+import { mount, SampleApp } from './mount.samples.tsx';
 
 /** What a person sees: rectangles, and what lies on top. */
 
@@ -167,4 +168,41 @@ test('a rail keeps the picture that its start begins with', async () => {
   await expect.element(page.getByRole('button', { name: 'Expand sidebar' })).toBeVisible();
   expect(box(page.getByRole('img', { name: 'Ivo Harn' })).width).toBe(30);
   await page.getByRole('button', { name: 'Expand sidebar' }).click();
+});
+
+describe('a wheel', () => {
+  const about = bar.getByRole('link', { name: 'About', exact: true });
+  const inBar = (name: string) => bar.getByRole('link', { name, exact: true });
+
+  // A spot of the page that no menu covers, for the pointer to be over.
+  const besideTheMenu = () => {
+    const spot = document.querySelector('main')?.appendChild(document.createElement('p')) ?? document.body;
+    spot.style.cssText = 'position: fixed; inset: auto 0 0; margin: 0; block-size: 20px';
+    return page.elementLocator(spot);
+  };
+
+  test('over the narrow menu scrolls nothing behind it, and beside it the page', async () => {
+    await page.viewport(320, 700);
+    mount(<SampleApp definition={nested} url="/" />);
+    await bar.getByRole('button', { name: 'Menu' }).click();
+    await expect.element(about).toBeVisible();
+    await userEvent.wheel(about, { delta: { y: 200 } });
+    await userEvent.wheel(inBar('Hides'), { delta: { y: 200 } });
+    expect(window.scrollY).toBe(0);
+    await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
+    await expect.poll(() => window.scrollY).toBeGreaterThan(0);
+  });
+
+  test('scrolls no page that is dimmed, and any page again once the menu is closed', async () => {
+    await page.viewport(320, 700);
+    mount(<SampleApp definition={nested} url="/" bar={{ backdrop: 'both' }} />);
+    await bar.getByRole('button', { name: 'Menu' }).click();
+    await expect.element(about).toBeVisible();
+    await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
+    await userEvent.wheel(about, { delta: { y: 200 } });
+    expect(window.scrollY).toBe(0);
+    await userEvent.keyboard('{Escape}');
+    await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
+    await expect.poll(() => window.scrollY).toBeGreaterThan(0);
+  });
 });

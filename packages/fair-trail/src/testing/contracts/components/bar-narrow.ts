@@ -14,12 +14,6 @@ import type { SkippedParts } from '../contract.ts';
 export function barNarrowContract(mount: MountBar, skipped: SkippedParts = {}): void {
   const menu = button('Menu');
   const more = button('More');
-  // A spot of the page that no menu covers, for the pointer to be over.
-  const besideTheMenu = () => {
-    const spot = document.querySelector('main')?.appendChild(document.createElement('p')) ?? document.body;
-    spot.style.cssText = 'position: fixed; inset: auto 0 0; margin: 0; block-size: 20px';
-    return page.elementLocator(spot);
-  };
 
   componentContract('a bar where room is short', skipped, (part) => {
     part('a narrow bar', { wcag: ['1.4.10', '2.1.1', '2.4.3', '4.1.2'], aria: 'disclosure' }, () => {
@@ -70,31 +64,6 @@ export function barNarrowContract(mount: MountBar, skipped: SkippedParts = {}): 
         await userEvent.keyboard('{Escape}');
         await page.viewport(500, 700);
         await expect.poll(() => Math.abs(middle(end) - middle(brand))).toBeLessThan(4);
-      });
-
-      test('a wheel over its menu scrolls nothing behind, and beside it the page', async () => {
-        await page.viewport(320, 700);
-        mount({ definition: nested });
-        await menu.click();
-        await expect.element(link('About')).toBeVisible();
-        await userEvent.wheel(link('About'), { delta: { y: 200 } });
-        await userEvent.wheel(link('Hides'), { delta: { y: 200 } });
-        expect(window.scrollY).toBe(0);
-        await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
-        await expect.poll(() => window.scrollY).toBeGreaterThan(0);
-      });
-
-      test('a wheel scrolls no page that is dimmed, and any page again once the menu is closed', async () => {
-        await page.viewport(320, 700);
-        mount({ definition: nested, backdrop: 'both' });
-        await menu.click();
-        await expect.element(link('About')).toBeVisible();
-        await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
-        await userEvent.wheel(link('About'), { delta: { y: 200 } });
-        expect(window.scrollY).toBe(0);
-        await userEvent.keyboard('{Escape}');
-        await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
-        await expect.poll(() => window.scrollY).toBeGreaterThan(0);
       });
 
       test('becoming wide closes them, and one at a time is open again', async () => {
