@@ -23,9 +23,9 @@ class Fault extends Error {
  */
 export function jsonFault(text: string): JsonFault | null {
   try {
-    const reader = new Reader(text);
-    reader.value();
-    reader.end();
+    const scanner = new JsonScanner(text);
+    scanner.value();
+    scanner.end();
     return null;
   } catch (error) {
     if (error instanceof Fault) return { place: placeAt(text, error.offset), explanation: error.message };
@@ -35,7 +35,7 @@ export function jsonFault(text: string): JsonFault | null {
   }
 }
 
-class Reader {
+class JsonScanner {
   readonly #text: string;
   #at = 0;
 
