@@ -52,7 +52,7 @@ export function barNarrowContract(mount: MountBar, skipped: SkippedParts = {}): 
         await expect.poll(() => box(menu).width).toBeLessThan(70);
         expect(Math.abs(middle(end) - middle(brand))).toBeLessThan(4);
         const sign = element(menu).querySelector('.ft-toggle-sign');
-        expect(Math.abs((sign ? middle({ element: () => sign }) : 0) - middle(menu))).toBeLessThan(2);
+        expect(Math.abs((sign ? middle({ element: () => sign }) : 0) - middle(menu))).toBeLessThan(4);
         await page.viewport(200, 700);
         await expect.element(end).not.toBeInTheDocument();
         expect(Math.abs(middle(menu) - middle(brand))).toBeLessThan(4);
