@@ -22,7 +22,7 @@ test('every selector of a mark names its value', () => {
   const found = files.flatMap((file) =>
     readFileSync(path.join(root, file), 'utf8')
       .split('\n')
-      .flatMap((line, index) => (/\[aria-current\]/u.test(line) ? [`${file}:${index + 1}: ${line.trim()}`] : [])),
+      .flatMap((line, index) => (line.includes('[aria-current]') ? [`${file}:${index + 1}: ${line.trim()}`] : [])),
   );
   expect(found).toEqual([]);
 });

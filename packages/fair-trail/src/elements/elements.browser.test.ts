@@ -307,7 +307,7 @@ describe('made by a framework', () => {
       'click',
       (event) => {
         const followed = followedLink(event);
-        if (followed === null || followed.url.origin !== location.origin) return;
+        if (followed?.url.origin !== location.origin) return;
         event.preventDefault();
         go(followed.url.pathname + followed.url.search + followed.url.hash);
       },
