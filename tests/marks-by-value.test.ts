@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, test } from 'vitest';
 
-/** `aria-current="false"` is no mark, and link components of other routers write it: what marks looks for the values. */
+/** Link components of other routers write `aria-current="false"`, so a mark is recognized by its values alone. */
 
 const root = path.resolve(import.meta.dirname, '..');
 

@@ -187,7 +187,8 @@ export class NavbarPart extends BasePart<NavbarOptions, NavbarState, BarViewEven
   }
 
   #onRoom({ narrow, needed, isEndAway, focusOnToggle }: RoomReport, estimate: number): void {
-    if (isEndAway !== this.#isEndAway) {
+    // A bar without an end slot has nothing to move, and is not drawn again for it.
+    if (this.options.slots.end && isEndAway !== this.#isEndAway) {
       this.#isEndAway = isEndAway;
       this.changed();
     }

@@ -7,7 +7,7 @@ import { TrailAt } from './trail-at.tsx';
 import { Trail } from './trail.tsx';
 import { mount } from './mount.samples.tsx';
 
-/** What a stage shows where there is no page, no layout around it, or no right to see it. */
+/** What a stage shows without the page, without a stage in the layout, or to a visitor who may not see the page. */
 
 const site = defineSite({
   name: 'Marram Point',

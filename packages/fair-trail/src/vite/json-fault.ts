@@ -113,7 +113,7 @@ class JsonScanner {
     this.#at += 1;
   }
 
-  /** The next sign that is no space; empty at the end. */
+  /** The next character after white space; empty at the end. */
   #next(): string {
     while (/[ \t\r\n]/u.test(this.#text[this.#at] ?? '')) this.#at += 1;
     const sign = this.#text[this.#at] ?? '';

@@ -4,6 +4,7 @@ import { checkSite } from 'fair-trail';
 import { format } from 'prettier';
 import { describe, expect, test } from 'vitest';
 import { readJsonText, valueAt, type JsonPath } from './json-text.ts';
+import { removalOf } from './removal.ts';
 import {
   addEntry,
   entryOutline,
@@ -14,7 +15,6 @@ import {
   menuNames,
   menuOutline,
   moveNode,
-  removalOf,
   removeEntry,
   renameEntry,
   setField,

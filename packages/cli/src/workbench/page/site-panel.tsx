@@ -11,18 +11,18 @@ import {
   menuNames,
   menuOutline,
   moveNode,
-  removalOf,
   removeEntry,
   samePath,
   type OutlineNode,
   type OutlinePlace,
-  type Removal,
 } from '../model/site-edits.ts';
 import { removeAt } from '../model/json-text.ts';
+import { removalOf, type Removal } from '../model/removal.ts';
 import { EntryForm } from './entry-form.tsx';
 import { Button, ProblemNotes, SelectField, TextField } from './fields.tsx';
 import { MenuItemForm } from './menu-item-form.tsx';
 import { Outline, placeAfterStep, rowsOf, type OutlineStep } from './outline.tsx';
+import { RemovedPage, removalText } from './removed-page.tsx';
 import type { WorkbenchModel } from './use-workbench.ts';
 
 export interface SitePanelProps {
@@ -212,38 +212,6 @@ export function SitePanel({ model, icon, icons }: SitePanelProps): ReactNode {
           <h3>Of the whole site</h3>
           <ProblemNotes problems={general} />
         </div>
-      )}
-    </div>
-  );
-}
-
-function removalText({ label, below, menus }: Removal): string {
-  const parts = [
-    ...(below.length === 0
-      ? []
-      : [`${below.length} ${below.length === 1 ? 'page' : 'pages'} below it (${below.join(', ')})`]),
-    ...(menus.length === 0 ? [] : [`its items in ${menus.join(', ')}`]),
-  ];
-  return `Removed ${label}${parts.length === 0 ? '' : `, with ${parts.join(' and ')}`}.`;
-}
-
-interface RemovedPageProps {
-  readonly removal: Removal;
-  /** Called with the id of the entry that takes the addresses over. */
-  readonly onKeep: (heir: string) => void;
-}
-
-/** What went with a page that was removed, and what becomes of the links to it. */
-function RemovedPage({ removal, onKeep }: RemovedPageProps): ReactNode {
-  const { addresses, heir } = removal;
-  return (
-    <div className="ft-workbench-advice">
-      <p>{removalText(removal)}</p>
-      {addresses.length > 0 && (
-        <p>
-          Links to {addresses.join(', ')} will lead nowhere.{' '}
-          {heir !== null && <Button onClick={() => onKeep(heir.id)}>Lead them to {heir.label}</Button>}
-        </p>
       )}
     </div>
   );

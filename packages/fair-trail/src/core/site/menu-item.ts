@@ -26,8 +26,8 @@ export interface MenuItem {
   /** Empty where there is nothing to say: a reserved cell does not tell what it may become. */
   readonly label: string;
   /**
-   * The longest label that may stand in its place, which depends on the visitor: a bar keeps the room for it, and does not show it. Null where
-   * that is no matter of who it is, or where the item is there already and has no alternative.
+   * The longest label that may stand in its place, depending on the visitor. A bar keeps the room for it, without showing it.
+   * Null if the item does not depend on the visitor, or is shown and has no alternative.
    */
   readonly longest: string | null;
   /** Null if it cannot be followed. A `link` without an address is disabled: its page is planned. */

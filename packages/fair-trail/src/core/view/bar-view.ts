@@ -39,7 +39,7 @@ export interface BarViewOptions {
   readonly whenNarrow?: NarrowForm;
   /** Whether the end slot stays in the row, or is in the menu's panel where room is short. Default: `row`. */
   readonly endPlace?: 'row' | 'panel';
-  /** Whether it is still to be measured if the end slot fits beside the toggle. Default: false. */
+  /** Whether the room for the end slot beside the toggle has not been measured yet. Default: false. */
   readonly isEndToMeasure?: boolean;
   /** The keys of the items that do not fit (`more`); null while that has not been measured. Default: null. */
   readonly beyond?: readonly string[] | null;
@@ -185,7 +185,7 @@ function barItemView(item: MenuItem, index: number, options: BarViewOptions): Vi
   return { ...view, attributes: { ...view.attributes, ...added } };
 }
 
-/** As wide as the text, and does not say it: what some visitors may see is in no document that others get. */
+/** Text of the same width that does not give the label away: the document may go to visitors who must not see it. */
 function sortedLetters(text: string): string {
   return Array.from(text).sort().join('');
 }

@@ -67,6 +67,16 @@ export interface ContractCase<Subject> {
   readonly subject: Subject;
 }
 
+/**
+ * Makes a test for each page of a subject.
+ *
+ * @param nameOf names the page in the title of its test
+ */
+export function eachPage<Page>(nameOf: (page: Page) => string) {
+  return <Subject extends { readonly pages: readonly Page[] }>(subject: Subject): readonly ContractCase<Subject>[] =>
+    subject.pages.map((page) => ({ name: nameOf(page), subject: { ...subject, pages: [page] } }));
+}
+
 /** Promises that belong together, and that a subject may have no use for. */
 export interface ContractPart<Subject> extends StandsFor {
   readonly name: string;

@@ -11,7 +11,7 @@ import type { Menu } from '../../menu.ts';
 import type { Navigation } from '../../navigation.ts';
 import type { BreadcrumbReading } from '../../../reading/page-reading.ts';
 import { pathOf } from '../../path-of.ts';
-import { type ContractCase, type ContractPart, type SkippedParts, registerParts } from '../contract.ts';
+import { type ContractPart, type SkippedParts, eachPage, registerParts } from '../contract.ts';
 
 expect.extend(navigationMatchers);
 
@@ -69,10 +69,7 @@ function longestOf({ pages }: BreadcrumbTrailSubject): BreadcrumbPage {
   throw new TypeError('breadcrumbTrailContract needs a page with two breadcrumbs or more. Add one to "pages".');
 }
 
-/** A test for each page. */
-function eachPage(subject: BreadcrumbTrailSubject): readonly ContractCase<BreadcrumbTrailSubject>[] {
-  return subject.pages.map((page) => ({ name: page.address, subject: { ...subject, pages: [page] } }));
-}
+const eachAddress = eachPage(({ address }: BreadcrumbPage) => address);
 
 interface BreadcrumbsUnderTest {
   readonly page: Navigation;
@@ -163,7 +160,7 @@ const steps: BreadcrumbTrailPart = {
       run: async (subject) => {
         for (const page of subject.pages) await beginAt(subject, page);
       },
-      cases: eachPage,
+      cases: eachAddress,
     },
     {
       name: 'every step above the page is a link to another page',
@@ -196,7 +193,7 @@ const current: BreadcrumbTrailPart = {
           expect(wrong, `marked at ${page.address}`).toEqual([]);
         }
       },
-      cases: eachPage,
+      cases: eachAddress,
     },
     {
       name: 'a link to the page itself says so',

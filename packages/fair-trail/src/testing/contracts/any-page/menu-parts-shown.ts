@@ -6,7 +6,7 @@ import { waitUntil } from '../../waiting.ts';
 import {
   begin,
   eachAfterTheFirst,
-  eachPage,
+  eachMenuPage,
   opener,
   type MenuPage,
   type MenuPart,
@@ -86,7 +86,7 @@ export const titles: MenuPart = {
           taken.set(place.title, address);
         }
       },
-      cases: eachPage,
+      cases: eachMenuPage,
     },
   ],
 };
@@ -111,7 +111,7 @@ export const marks: MenuPart = {
           await expect(page.menu(subject.menu)).toMark(way);
         }
       },
-      cases: eachPage,
+      cases: eachMenuPage,
     },
     {
       name: 'an item that holds the page says that it does',

@@ -8,7 +8,7 @@ import { navigationMatchers } from '../../matchers.ts';
 import type { Menu } from '../../menu.ts';
 import type { Navigation } from '../../navigation.ts';
 import type { ControlReading, ItemReading } from '../../../reading/page-reading.ts';
-import type { ContractCase, ContractPart } from '../contract.ts';
+import { type ContractCase, type ContractPart, eachPage } from '../contract.ts';
 
 expect.extend(navigationMatchers);
 
@@ -79,16 +79,15 @@ export function endsOf({ pages }: MenuSubject): Ends {
   throw new TypeError(`A contract of a menu needs two pages or more of it, and was given ${pages.length}.`);
 }
 
-/** A test for each page. */
-export function eachPage(subject: MenuSubject): readonly ContractCase<MenuSubject>[] {
-  return subject.pages.map((page) => ({ name: page.way.join(' › '), subject: { ...subject, pages: [page] } }));
-}
+const nameOfPage = ({ way }: MenuPage) => way.join(' › ');
+
+export const eachMenuPage = eachPage(nameOfPage);
 
 /** A test for each page, which begins on the first one. */
 export function eachAfterTheFirst(subject: MenuSubject): readonly ContractCase<MenuSubject>[] {
   const { first } = endsOf(subject);
   return subject.pages.slice(1).map((page) => {
-    return { name: page.way.join(' › '), subject: { ...subject, pages: [first, page] } };
+    return { name: nameOfPage(page), subject: { ...subject, pages: [first, page] } };
   });
 }
 
