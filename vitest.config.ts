@@ -5,6 +5,7 @@ import { CostReporter } from './scripts/cost-reporter.ts';
 import { engineMode } from './tests/engines/engine-mode.ts';
 import { withoutSelectors } from './tests/older/without-selectors.ts';
 import { foundEngines } from './scripts/engines.mjs';
+import { svelteComponents } from './tests/svelte-components.ts';
 import { tap } from './packages/fair-trail/src/testing/tap.ts';
 
 const browser = () => browserMode(15_000, { tap });
@@ -36,10 +37,21 @@ const withBrowser = [
 
 /** Fresh for each project, since the server writes into what it is given. */
 const inBrowser = () => ({
+  plugins: [svelteComponents()],
   // Vue says on the console where they are not decided.
   define: { ...vueFlags },
   optimizeDeps: {
-    include: ['react', 'vue', 'react-dom/client', 'react-dom/server', 'react/jsx-dev-runtime', 'vue/server-renderer'],
+    include: [
+      'react',
+      'vue',
+      'svelte',
+      'svelte/internal/client',
+      'svelte/internal/disclose-version',
+      'react-dom/client',
+      'react-dom/server',
+      'react/jsx-dev-runtime',
+      'vue/server-renderer',
+    ],
   },
 });
 

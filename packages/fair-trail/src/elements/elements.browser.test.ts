@@ -2,6 +2,7 @@ import { h as preact, render } from 'preact';
 import { createComponent, createSignal } from 'solid-js';
 import { render as solid } from 'solid-js/web';
 import html from 'solid-js/html';
+import { mount, unmount } from 'svelte';
 import { afterEach, describe, expect, inject, test, vi } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { createApp, h, ref } from 'vue';
@@ -11,6 +12,7 @@ import { marram } from '../core/site/site.samples.ts';
 import { followedLink } from '../dom/clicks.ts';
 import { countObservers } from '../dom/count-observers.samples.ts';
 import { pageHtml } from '../html/page-html.ts';
+import SvelteApp from './own-router.samples.svelte';
 import { make, set, show, write } from './mount.samples.ts';
 
 /** What only custom elements have to do, besides the contracts that all components keep. */
@@ -320,6 +322,20 @@ describe('made by a framework', () => {
     await expect.element(link('Today')).not.toHaveAttribute('aria-current');
     expect(asked).toEqual(['/hides']);
     listening.abort();
+  });
+
+  test('Svelte with a router of its own gets every plain click, and gives the address', async () => {
+    const asked = vi.fn();
+    const app = mount(SvelteApp, { target: show(), props: { site, asked } });
+    await link('Hides').click();
+    await expect.element(page.getByRole('heading', { name: '/hides' })).toHaveFocus();
+    await expect.element(link('Hides')).toHaveAttribute('aria-current', 'page');
+    await expect.element(link('Today')).not.toHaveAttribute('aria-current');
+    await page.getByRole('link', { name: "Today's tides" }).click();
+    await expect.element(page.getByRole('heading', { name: '/tides' })).toBeVisible();
+    await expect.element(link('Hides')).not.toHaveAttribute('aria-current');
+    expect(asked.mock.calls).toEqual([['/hides'], ['/tides']]);
+    await unmount(app);
   });
 
   test('Preact sets properties, listens, and changes what is in the slots', async () => {
