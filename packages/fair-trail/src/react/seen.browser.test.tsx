@@ -2,6 +2,7 @@ import type { CSSProperties } from 'react';
 import { describe, expect, test } from 'vitest';
 import { page, userEvent } from 'vitest/browser';
 import { defineSite } from '../core/site/define.ts';
+import { Layout } from './layout.tsx';
 import { Navbar } from './navbar.tsx';
 import { Sidebar } from './sidebar.tsx';
 import { TrailAt } from './trail-at.tsx';
@@ -204,5 +205,54 @@ describe('a wheel', () => {
     await userEvent.keyboard('{Escape}');
     await userEvent.wheel(besideTheMenu(), { delta: { y: 200 } });
     await expect.poll(() => window.scrollY).toBeGreaterThan(0);
+  });
+});
+
+describe('a sidebar that is to have a quarter of the room', () => {
+  const share = { '--ft-sidebar-width': '25%' } as CSSProperties;
+  const rectangle = (selector: string) => document.querySelector(selector)!.getBoundingClientRect();
+
+  test('has it in a layout, as a rail only what a rail has, and with an annex both', async () => {
+    const draw = (annex?: string) => (
+      <div style={share}>
+        <TrailAt site={site} url={annex === undefined ? '/' : `/?annex=${annex}`}>
+          <Layout sidebar={<Sidebar menu="main" rail annex={['hides']} />}>
+            <main>Content</main>
+          </Layout>
+        </TrailAt>
+      </div>
+    );
+    const { render } = mount(draw());
+    await expect.poll(() => rectangle('.ft-sidebar-panel').width).toBe(320);
+    expect(rectangle('.ft-layout-content').left).toBe(320);
+    expect(rectangle('.ft-layout-content').width).toBe(960);
+    render(draw('hides'));
+    await expect.poll(() => rectangle('.ft-annex').left).toBe(320);
+    expect(rectangle('.ft-sidebar-panel').width).toBe(320);
+    expect(rectangle('.ft-layout-content').left).toBe(320 + 256);
+    render(draw());
+    await expect.poll(() => rectangle('.ft-layout-content').left).toBe(320);
+    await userEvent.click(document.querySelector('.ft-rail-button')!);
+    await expect.poll(() => rectangle('.ft-layout-content').left).toBe(60);
+    await expect.poll(() => rectangle('.ft-sidebar-panel').width).toBe(60);
+    render(draw('hides'));
+    await expect.poll(() => rectangle('.ft-layout-content').left).toBe(60 + 256);
+  });
+
+  test('has it in a row of the app, and behind its toggle the width of a narrow window', async () => {
+    mount(
+      <div style={{ display: 'flex', ...share }}>
+        <TrailAt site={site} url="/">
+          <Sidebar menu="main" />
+          <main style={{ flex: 1 }}>Content</main>
+        </TrailAt>
+      </div>,
+    );
+    await expect.poll(() => rectangle('.ft-sidebar-panel').width).toBe(320);
+    expect(rectangle('main').left).toBe(320);
+    await page.viewport(600, 800);
+    await page.getByRole('button', { name: 'Menu' }).click();
+    await expect.poll(() => rectangle('.ft-sidebar-panel').width).toBe(320);
+    await expect.poll(() => rectangle('.ft-sidebar-panel').left).toBe(0);
   });
 });
