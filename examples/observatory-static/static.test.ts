@@ -231,6 +231,54 @@ test('a page on a disk has a bar and breadcrumbs of its own list, by one script 
   rmSync(folder, { recursive: true });
 });
 
+test('on a page without a build, a warning is a sentence with its remedy', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'plain-'));
+  for (const file of ['bar.js', 'elements.js', 'styles.css']) {
+    writeFileSync(path.join(folder, file), readFileSync(`packages/fair-trail/dist/${file}`));
+  }
+  const list = '<nav aria-label="Main"><ul><li><a href="index.html">Today</a></li><li><a>Soon</a></li></ul></nav>';
+  const json = readFileSync('examples/observatory/observatory.site.json', 'utf8');
+  const pages = {
+    'bar.html': `<script src="bar.js"></script><trail-bar>${list}</trail-bar>`,
+    'elements.html': `<script src="elements.js"></script><trail-site url="/">
+      <script type="application/json">${json}</script><trail-bar menu="mian"></trail-bar></trail-site>`,
+  };
+  const page = await context.newPage();
+  for (const [name, body] of Object.entries(pages)) {
+    writeFileSync(
+      path.join(folder, name),
+      `<!doctype html><html lang="en"><title>${name}</title>${body}<main></main></html>`,
+    );
+    await page.goto(pathToFileURL(path.join(folder, name)).href);
+    await expect.poll(() => complaints).toHaveLength(1);
+    const [said = ''] = complaints.splice(0);
+    expect(said, name).toMatch(
+      name === 'bar.html'
+        ? /^fair-trail: .*"Soon".* [Gg]ive .*\. \[[a-z-]+\]$/u
+        : /^fair-trail: .*"mian" is not a menu of the site\. .*Did you mean "main"\?.* \[menu-unknown\]$/u,
+    );
+  }
+  rmSync(folder, { recursive: true });
+});
+
+test('a reader who asks for less motion gets none, whatever times the site sets', async () => {
+  const still = await browser.newContext({ reducedMotion: 'reduce' });
+  for (const reader of [context, still]) {
+    const page = await reader.newPage();
+    await page.goto(`${served.url}plain/`);
+    await page.addStyleTag({
+      content: ':root, .ft-bar, .ft-panel, .ft-link { --ft-open: 3s; --ft-close: 3s; --ft-calm: 2s }',
+    });
+    await page.getByRole('button', { name: 'Pages in Hides' }).click();
+    const times = await page.evaluate<string[]>(`[
+      getComputedStyle(document.querySelector('.ft-panel-trigger[aria-expanded=true] + .ft-panel')),
+      getComputedStyle(document.querySelector('.ft-bar .ft-link'), '::after'),
+    ].map((style) => style.transitionDuration.split(', ')[0])`);
+    expect(times.map(Number.parseFloat)).toEqual(reader === still ? [0, 0] : [3, 2]);
+  }
+  await still.close();
+});
+
 test('a bar whose list arrives in two pieces has all of its links', async () => {
   const script = readFileSync('packages/fair-trail/dist/bar.js');
   let response: ServerResponse | null = null;
