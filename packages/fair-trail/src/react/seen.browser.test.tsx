@@ -69,6 +69,35 @@ test('an open panel lies over a second bar below', async () => {
   }
 });
 
+test('in a narrow window the menu lies over the toggle of a sidebar, and an open sidebar over the bar', async () => {
+  await page.viewport(390, 800);
+  mount(
+    <TrailAt site={site} url="/">
+      <Layout bar={<Navbar />} sidebar={<Sidebar menu="main" label="Beside" />}>
+        <main>Content</main>
+      </Layout>
+    </TrailAt>,
+  );
+  const onTop = (seen: Element) => {
+    const { left, top, width, height } = seen.getBoundingClientRect();
+    const found = document.elementFromPoint(left + Math.min(width, 60) / 2, top + height / 2);
+    return found !== null && (seen.contains(found) || found.contains(seen));
+  };
+  const menu = bar.getByRole('button', { name: 'Menu' });
+  await menu.click();
+  const beside = page.getByRole('button', { name: 'Beside' });
+  for (const name of ['Today', 'Hides', 'Webcam']) {
+    await expect.poll(() => onTop(bar.getByRole('link', { name, exact: true }).element()), name).toBe(true);
+  }
+  await menu.click();
+  await expect.poll(() => onTop(beside.element())).toBe(true);
+  await beside.click();
+  await expect.poll(() => onTop(document.querySelector('.ft-sidebar-panel')!)).toBe(true);
+  const brand = document.querySelector('.ft-brand')!;
+  await expect.poll(() => document.elementFromPoint(20, 20)?.closest('.ft-sidebar')).not.toBe(null);
+  expect(onTop(brand)).toBe(false);
+});
+
 test('a planned page is seen in its place, as a disabled item that leads nowhere and keeps its mark', async () => {
   const { render } = mount(
     <TrailAt site={site} url="/">
