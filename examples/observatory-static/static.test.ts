@@ -217,6 +217,8 @@ test('a page on a disk has a bar and breadcrumbs of its own list, by one script 
       <trail-bar><nav aria-label="Main"><ul>
         <li><a href="index.html">Today</a></li>
         <li><a href="hides.html">Hides</a><ul><li><a href="reedbed.html">Reedbed</a></li></ul></li>
+        <li><a href="#map">Map</a></li><li><a href="index.html">Today again</a></li>
+        <li><a href="file://elsewhere/x.html">Elsewhere</a></li><li><a href="sms:+100">Message</a></li>
       </ul></nav></trail-bar>
       <trail-breadcrumbs></trail-breadcrumbs><main>${name}</main></html>`,
     );
@@ -227,7 +229,12 @@ test('a page on a disk has a bar and breadcrumbs of its own list, by one script 
   await page.getByRole('link', { name: 'Reedbed' }).click();
   await expect.poll(() => page.title()).toBe('reedbed.html');
   await expect.poll(() => marked(page)).toEqual(['true Hides', 'page Reedbed']);
-  expect(await reachable(page)).toContain('Today');
+  expect(await reachable(page)).toEqual(
+    expect.arrayContaining(['Today', 'Map', 'Today again', 'Elsewhere', 'Message']),
+  );
+  expect(complaints.splice(0).filter((one) => !/"(?:Elsewhere|Message)" leads nowhere/u.test(one))).toEqual([]);
+  await page.getByRole('link', { name: 'Map' }).click();
+  expect(page.url()).toMatch(/reedbed\.html#map$/u);
   rmSync(folder, { recursive: true });
 });
 

@@ -1,3 +1,4 @@
+import { mayBeLinked } from '../core/site/address.ts';
 import { warning, type Warning } from '../core/warnings.ts';
 import { isElement } from '../dom/nodes.ts';
 import { pagePath, type ListEntry } from './list-site.ts';
@@ -36,12 +37,9 @@ export class ListItems {
   readonly #byElement = new WeakMap<Element, OwnItem>();
   readonly #paths = new Set<string>();
   readonly #warn: (given: Warning) => void;
-  /** What the addresses of this website begin with. */
-  readonly #start: string;
   #count = 0;
 
-  constructor(location: Location, warn: (given: Warning) => void) {
-    this.#start = `${location.protocol}//${location.host}/`;
+  constructor(warn: (given: Warning) => void) {
     this.#warn = warn;
   }
 
@@ -72,24 +70,20 @@ export class ListItems {
       this.#warn(warning('list-placeholder', label));
     }
     // Before what is below it: of the same page twice, the first is its place, and is marked.
-    const address = kind === 'menu' ? this.#addressOf(lead) : noAddress;
+    const address = this.#addressOf(kind === 'menu' ? lead : null);
     return { id, label, ...address, isPlain: kind !== 'menu', entries: list ? this.#readList(list) : [] };
   }
 
   #addressOf(lead: Element | null): Pick<ListEntry, 'href' | 'path'> {
-    if (lead?.localName !== 'a' || leadsNowhere(lead)) return noAddress;
-    // Resolved once: each part of a link's address is resolved again, which takes longer than all else here.
-    const resolved = (lead as HTMLAnchorElement).href;
-    const own = resolved.startsWith(this.#start) ? resolved.slice(this.#start.length - 1) : null;
+    const href = lead?.localName === 'a' ? addressOf(lead) : null;
     // A part of a page is no page: a link to it is followed, and never marked.
-    const path = own === null || own.includes('#') ? null : pagePath(own.split('?')[0] ?? '');
-    if (own === null || path === null || this.#paths.has(path)) return { href: resolved, path: null };
+    const path =
+      href === null || !href.startsWith('/') || href.includes('#') ? null : pagePath(href.split('?')[0] ?? '');
+    if (path === null || this.#paths.has(path)) return { href, path: null };
     this.#paths.add(path);
-    return { href: own, path };
+    return { href, path };
   }
 }
-
-const noAddress = { href: null, path: null } as const;
 
 function ownItem(item: Element, id: string): OwnItem {
   // The first list in an item is its own, and so is the first link, unless that is in the list.
@@ -113,16 +107,20 @@ function kindOf(item: Element, lead: Element | null, list: Element | null): OwnI
   const isLink = lead?.localName === 'a' && !lead.matches('[onclick], [role="button"]');
   // A link beside a field or a second link is no longer one item of a menu.
   if (!isLink || [...item.children].some((one) => one !== lead && one.matches('a, button, form, input'))) return 'own';
-  return leadsNowhere(lead) ? 'placeholder' : 'menu';
+  return addressOf(lead) === null ? 'placeholder' : 'menu';
 }
 
-/** Whether nothing can be gone to by a link: it is a placeholder, or runs a script. */
-function leadsNowhere(link: Element): boolean {
-  const href = link.getAttribute('href')?.trim() ?? '';
+/** The address that a link leads to, within this website from its root; null for a placeholder, or what may not be linked to. */
+function addressOf(link: Element): string | null {
+  const written = link.getAttribute('href')?.trim() ?? '';
+  if (written === '' || written === '#' || link.getAttribute('aria-disabled') === 'true') return null;
+  // Resolved once: each part of a link's address is resolved again, which takes longer than all else here.
+  const resolved = (link as HTMLAnchorElement).href;
+  const { protocol, host } = link.ownerDocument.location;
+  const start = `${protocol}//${host}/`;
   // On a page from a disk, and only there, addresses of files are those of the website.
-  const isSafe = !URL.canParse(href) || /^(?:https?|mailto|tel):/iu.test(href) || link.baseURI.startsWith('file:');
-  const isScript = /^(?:javascript|data|vbscript|blob):/iu.test(href);
-  return href === '' || href === '#' || isScript || !isSafe || link.getAttribute('aria-disabled') === 'true';
+  const own = resolved.startsWith(start) ? resolved.slice(start.length - 1) : resolved;
+  return [own, resolved].find(mayBeLinked) ?? null;
 }
 
 /** What stands in a list without an item around it, in one. Empty text and scripts need none. */

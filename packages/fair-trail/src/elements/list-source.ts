@@ -33,7 +33,7 @@ export class ListSource implements TrailSource {
     this.#root = root;
     this.#list = list;
     this.#navigation = list.closest('nav, [role="navigation"]');
-    this.#items = new ListItems(window.location, warn);
+    this.#items = new ListItems(warn);
     this.#language = window.document.documentElement.lang || 'en';
     this.#surroundings = this.#read();
   }
