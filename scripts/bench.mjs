@@ -4,7 +4,7 @@ import { installPackages } from './run.mjs';
 
 installPackages();
 ensureChromium();
-await import('./build-packages.mjs');
+await import('./packages.mjs');
 await import('../bench/core.mjs');
 await import('../bench/scale.mjs');
 const browser = { executablePath: findChromium() ?? '', args: chromiumArguments };

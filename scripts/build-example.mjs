@@ -1,4 +1,5 @@
 import { cpSync, mkdirSync, rmSync } from 'node:fs';
+import { buildWhereChanged } from './fresh.mjs';
 import { root, run, runTool } from './run.mjs';
 
 /**
@@ -38,15 +39,17 @@ export function copyPlainPages({ base, outDir, isPrinted }) {
  * React, which reports on the console what it objects to.
  */
 export function buildExample() {
-  buildApp('observatory-react', { base: '/observatory/', outDir: `${root}.build/observatory` });
-  buildApp('observatory-vue', { base: '/observatory-vue/', outDir: `${root}.build/observatory-vue` });
-  copyPlainPages({ base: '/plain/', outDir: `${root}.build/plain`, isPrinted: false });
-  copyPlainPages({ base: '/printed/', outDir: `${root}.build/printed`, isPrinted: true });
-  buildApp('observatory-react', {
-    mode: 'development',
-    base: '/observatory/',
-    outDir: `${root}.build/development/observatory`,
-    // Its files are large, and no one downloads them.
-    logLevel: 'error',
+  return buildWhereChanged('examples', () => {
+    buildApp('observatory-react', { base: '/observatory/', outDir: `${root}.build/observatory` });
+    buildApp('observatory-vue', { base: '/observatory-vue/', outDir: `${root}.build/observatory-vue` });
+    copyPlainPages({ base: '/plain/', outDir: `${root}.build/plain`, isPrinted: false });
+    copyPlainPages({ base: '/printed/', outDir: `${root}.build/printed`, isPrinted: true });
+    buildApp('observatory-react', {
+      mode: 'development',
+      base: '/observatory/',
+      outDir: `${root}.build/development/observatory`,
+      // Its files are large, and no one downloads them.
+      logLevel: 'error',
+    });
   });
 }

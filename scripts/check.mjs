@@ -2,7 +2,7 @@
 import { installPackages, run, runSideBySide } from './run.mjs';
 
 installPackages();
-await import('./build-packages.mjs');
+await import('./packages.mjs');
 await runSideBySide(
   [['eslint/bin/eslint.js', '.', '--max-warnings', '0']],
   [

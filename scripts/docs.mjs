@@ -7,9 +7,9 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
   process.exit(2);
 }
 installPackages();
-await import('./build-packages.mjs');
+await import('./packages.mjs');
 const { buildDocumentation, serveDocumentation } = await import('./documentation.mjs');
-buildDocumentation();
+await buildDocumentation();
 try {
   const { url } = await serveDocumentation({ port });
   console.log(`\nThe documentation is at ${url}\nIts files are in .build/documentation. Press Ctrl+C to stop.`);

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import path from 'node:path';
+import { buildWhereChanged } from './fresh.mjs';
 import { root, runTool } from './run.mjs';
 
 /** The folder that the documentation is built into. */
@@ -20,8 +21,10 @@ export const documentationPolicy = [
 
 /** Builds the documentation as static files that work below any base path. */
 export function buildDocumentation() {
-  const args = ['build', `${root}docs/site`, '--outDir', documentationFolder, '--emptyOutDir', '--logLevel', 'warn'];
-  runTool('vite/bin/vite.js', args, { env: { ...process.env, NODE_ENV: 'production' } });
+  return buildWhereChanged('documentation', () => {
+    const args = ['build', `${root}docs/site`, '--outDir', documentationFolder, '--emptyOutDir', '--logLevel', 'warn'];
+    runTool('vite/bin/vite.js', args, { env: { ...process.env, NODE_ENV: 'production' } });
+  });
 }
 
 /**

@@ -58,7 +58,8 @@ export async function runSideBySide(...lists) {
  */
 export function tryTests(args, env = {}) {
   const options = { cwd: root, stdio: 'inherit', env: { ...process.env, NODE_ENV: 'test', ...env } };
-  return spawnSync(process.execPath, toolArguments('vitest/vitest.mjs', ['run', ...args]), options).status === 0;
+  const how = args.includes('--watch') ? [] : ['run'];
+  return spawnSync(process.execPath, toolArguments('vitest/vitest.mjs', [...how, ...args]), options).status === 0;
 }
 
 /** Runs tests; ends the script where they fail. */

@@ -20,8 +20,8 @@ if (unknown.length > 0) {
   console.error(`There is no project of tests called ${unknown.join(', ')}: choose of ${known.join(', ')}.`);
   process.exit(2);
 }
-await import('./build-packages.mjs');
-buildExample();
+await import('./packages.mjs');
+await buildExample();
 const found = path.join(root, '.build/soak.json');
 let hasFailed = false;
 for (const project of chosen.length > 0 ? chosen : known) {
