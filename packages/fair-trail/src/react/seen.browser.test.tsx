@@ -11,6 +11,12 @@ import { mount, SampleApp } from './mount.samples.tsx';
 
 /** What a person sees: rectangles, and what lies on top. */
 
+function elementAt(selector: string): Element {
+  const found = document.querySelector(selector);
+  if (found === null) throw new Error(`There is no ${selector}.`);
+  return found;
+}
+
 const site = defineSite({
   name: 'Marram Point',
   entries: [
@@ -87,13 +93,15 @@ test('in a narrow window the menu lies over the toggle of a sidebar, and an open
   await menu.click();
   const beside = page.getByRole('button', { name: 'Beside' });
   for (const name of ['Today', 'Hides', 'Webcam']) {
-    await expect.poll(() => onTop(bar.getByRole('link', { name, exact: true }).element()), name).toBe(true);
+    await expect
+      .poll(() => onTop(bar.getByRole('link', { name, exact: true }).element()), { message: name })
+      .toBe(true);
   }
   await menu.click();
   await expect.poll(() => onTop(beside.element())).toBe(true);
   await beside.click();
-  await expect.poll(() => onTop(document.querySelector('.ft-sidebar-panel')!)).toBe(true);
-  const brand = document.querySelector('.ft-brand')!;
+  await expect.poll(() => onTop(elementAt('.ft-sidebar-panel'))).toBe(true);
+  const brand = elementAt('.ft-brand');
   await expect.poll(() => document.elementFromPoint(20, 20)?.closest('.ft-sidebar')).not.toBe(null);
   expect(onTop(brand)).toBe(false);
 });
@@ -239,7 +247,7 @@ describe('a wheel', () => {
 
 describe('a sidebar that is to have a quarter of the room', () => {
   const share = { '--ft-sidebar-width': '25%' } as CSSProperties;
-  const rectangle = (selector: string) => document.querySelector(selector)!.getBoundingClientRect();
+  const rectangle = (selector: string) => elementAt(selector).getBoundingClientRect();
 
   test('has it in a layout, as a rail only what a rail has, and with an annex both', async () => {
     const draw = (annex?: string) => (
@@ -261,7 +269,7 @@ describe('a sidebar that is to have a quarter of the room', () => {
     expect(rectangle('.ft-layout-content').left).toBe(320 + 256);
     render(draw());
     await expect.poll(() => rectangle('.ft-layout-content').left).toBe(320);
-    await userEvent.click(document.querySelector('.ft-rail-button')!);
+    await userEvent.click(elementAt('.ft-rail-button'));
     await expect.poll(() => rectangle('.ft-layout-content').left).toBe(60);
     await expect.poll(() => rectangle('.ft-sidebar-panel').width).toBe(60);
     render(draw('hides'));
