@@ -146,7 +146,7 @@ export default defineConfig({
             '**/*-stress.browser.test.tsx',
             '**/menu-contract.browser.test.tsx',
             // What a page or a machine does to them is no question of the version.
-            '**/{hostile-pages,faults,large-sidebar}.browser.test.tsx',
+            '**/{hostile-pages,faults,large-sidebar,seen}.browser.test.tsx',
             // What differs between versions is how they print and hydrate: the contracts of the bar, of tabs and of the parts of a
             // page ask that here, and the rest is asked of one version.
             ...effort(

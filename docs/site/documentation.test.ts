@@ -258,13 +258,14 @@ test('from a disk, pages lead to each other, with their styles', async () => {
 });
 
 test('our own audit finds nothing at three widths', async () => {
-  const report = await auditSite(`${served.url}${effort('guides/bar/', '')}`, { pages: effort(1, 8) });
+  // A page with live examples takes it twenty times as long as one that is text: those are for where there is time.
+  const report = await auditSite(`${served.url}${effort('rules/dead-link/', '')}`, { pages: effort(1, 8) });
   expect(report.findings.map(({ code, html, message }) => `${code}: ${message} ${html}`)).toEqual([]);
 }, 300_000);
 
 test('our own walk finds the site as its site file says', async () => {
   const site = path.join(import.meta.dirname, 'documentation.site.json');
-  const only = effort(['--only', 'start,right-bar,export-vue,rules,contributing,playground'], []);
+  const only = effort(['--only', 'start,right-bar,export-vue'], []);
   const command = path.resolve('packages/cli/bin/fair-trail.js');
   const { stdout } = await promisify(execFile)(process.execPath, [
     ...[command, 'walk', site, '--against', served.url, '--base', base],

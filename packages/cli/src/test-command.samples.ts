@@ -1,20 +1,14 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll } from 'vitest';
+import { runWarm, withoutColors, type Outcome } from './warm-command.samples.ts';
 
 export const root = path.resolve(import.meta.dirname, '../../..');
 export const observatory = 'examples/observatory/observatory.site.json';
 
-export interface Outcome {
-  readonly status: number | null;
-  readonly stdout: string;
-  readonly stderr: string;
-}
-
-/** An environment that says nothing of colors, whatever the machine's own says. */
-export const withoutColors = { FORCE_COLOR: undefined, NO_COLOR: undefined, CI: undefined };
+export { withoutColors, type Outcome } from './warm-command.samples.ts';
 
 export const command = path.join(root, 'packages/cli/bin/fair-trail.js');
 
@@ -23,8 +17,18 @@ export function run(...args: string[]): Outcome {
   return runIn(root, ...args);
 }
 
+/**
+ * What ends by itself and keeps nothing from one run to the next: it may run in a process that has run it before. But for a
+ * site file that is a module, which is read once in each process.
+ */
+const isWarm = (cwd: string, [name = '', ...rest]: readonly string[]) =>
+  /^(?:add|check|compile|convert|show|styles|tokens|types)$/u.test(name) &&
+  !rest.includes('--watch') &&
+  !rest.some((word) => /\.[cm]?[jt]s$/u.test(word) && existsSync(path.resolve(cwd, word)));
+
 /** Runs the built command in a folder. */
 export function runIn(cwd: string, ...args: string[]): Outcome {
+  if (isWarm(cwd, args)) return runWarm(cwd, args);
   const { status, stdout, stderr } = spawnSync(process.execPath, [command, ...args], {
     cwd,
     encoding: 'utf8',
