@@ -25,6 +25,15 @@ function toolArguments(script, args) {
   return [path.join(root, 'node_modules', script), ...args];
 }
 
+/** What such a command prints; ends the script with its exit code where it fails. */
+export function readTool(script, args, env = {}) {
+  const options = { cwd: root, encoding: 'utf8', env: { ...process.env, NODE_ENV: 'test', ...env } };
+  const { status, stdout, stderr } = spawnSync(process.execPath, toolArguments(script, args), options);
+  if (status === 0) return stdout;
+  console.error(stderr);
+  process.exit(status ?? 1);
+}
+
 /**
  * Runs several lists of such commands side by side, each list in its order, since most of them use one processor. Where one
  * fails, the others are ended, and the script with its exit code.

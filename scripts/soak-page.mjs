@@ -23,32 +23,35 @@ const what = {
  * Takes down what one project found, and writes the page again.
  *
  * @param {string} project
- * @param {Date} begin
- * @param {{ numTotalTests: number, numPassedTests: number, numFailedTests: number, testResults: { name: string, assertionResults: { status: string, fullName: string }[] }[] }} results
+ * @param {string} commit that was tried
+ * @param {{ date: string, milliseconds: number, passed: number, failed: string[], skipped: number }[]} results of its files
  */
-export function writeSoakPage(project, begin, results) {
+export function writeSoakPage(project, commit, results) {
   const all = existsSync(figures) ? JSON.parse(readFileSync(figures, 'utf8')) : {};
-  const failed = results.testResults.flatMap(({ assertionResults }) =>
-    assertionResults.filter(({ status }) => status === 'failed').map(({ fullName }) => fullName.trim()),
-  );
+  const sum = (amountOf) => results.reduce((total, one) => total + amountOf(one), 0);
   all[project] = {
-    date: begin.toISOString().slice(0, 10),
-    minutes: Math.round((Date.now() - begin.getTime()) / 6000) / 10,
-    passed: results.numPassedTests,
-    skipped: results.numTotalTests - results.numPassedTests - results.numFailedTests,
-    failed,
+    // Of the last sitting.
+    date: results
+      .map(({ date }) => date)
+      .toSorted()
+      .at(-1),
+    commit,
+    minutes: Math.round(sum(({ milliseconds }) => milliseconds) / 6000) / 10,
+    passed: sum(({ passed }) => passed),
+    skipped: sum(({ skipped }) => skipped),
+    failed: results.flatMap(({ failed }) => failed),
   };
   writeFileSync(figures, `${JSON.stringify(all, null, 2)}\n`);
   writeFileSync(page, pageOf(all));
 }
 
-/** @param {Record<string, { date: string, minutes: number, passed: number, skipped: number, failed: string[] }>} all */
+/** @param {Record<string, { date: string, commit?: string, minutes: number, passed: number, skipped: number, failed: string[] }>} all */
 function pageOf(all) {
   const rows = Object.entries(what).map(([project, about]) => {
     const one = all[project];
     const figuresOf = one
-      ? `${one.date} | ${one.minutes} min | ${one.passed} | ${one.failed.length} | ${one.skipped}`
-      : 'not yet | | | |';
+      ? `${one.date} | ${one.commit ?? 'not noted'} | ${one.minutes} min | ${one.passed} | ${one.failed.length} | ${one.skipped}`
+      : 'not yet | | | | |';
     return `| \`${project}\` | ${about} | ${figuresOf} |`;
   });
   const failures = Object.entries(all).flatMap(([project, { failed }]) =>
@@ -57,10 +60,10 @@ function pageOf(all) {
   return `# The last long run
 
 \`npm run soak\` tries what \`npm test\` tries, far more often, and in every engine. This page is written by it; \`npm run soak -- firefox\`
-runs one project of tests and renews its row.
+runs one project of tests and renews its row. Stopped and started again on the same commit, it goes on with the next file.
 
-| project | what | when | how long | passed | failed | skipped |
-| ------- | ---- | ---- | -------- | -----: | -----: | ------: |
+| project | what | when | commit | how long | passed | failed | skipped |
+| ------- | ---- | ---- | ------ | -------- | -----: | -----: | ------: |
 ${rows.join('\n')}
 
 ## What failed
