@@ -4,29 +4,24 @@ import { root } from './run.mjs';
 /** What tests need that is built, from the least to the most. */
 const needs = ['nothing', 'packages', 'all'];
 
-/**
- * What a file of tests needs. The tests of the library import its sources, but for those that build apps or read what is
- * published.
- */
+/** Tests of the library that build apps, or read what is published. The others import its sources. */
+const ofPublished = /\/src\/(?:vite\/|testing\/(?:playwright|driver)-host|dom\/foreign|core\/site\/schema)/u;
+
+/** Tests of the command on pages of the examples and of the documentation. */
+const onExamples = /^packages\/cli\/src\/(?:commands|workbench|audit|walk)\//u;
+
 function needOf(file) {
-  if (
-    /^packages\/fair-trail\/src\/(?!vite\/|testing\/(?:playwright|driver)-host|dom\/foreign|core\/site\/schema)/u.test(
-      file,
-    )
-  ) {
-    return 'nothing';
-  }
-  // The corpus, the walks and the pictures of the command are of pages of the examples and of the documentation.
-  return /^packages\/cli\/src\/(?:commands|workbench|audit|walk)\//u.test(file) || !file.startsWith('packages/')
-    ? 'all'
-    : 'packages';
+  if (file.startsWith('packages/fair-trail/') && !ofPublished.test(file)) return 'nothing';
+  return onExamples.test(file) || !file.startsWith('packages/') ? 'all' : 'packages';
 }
 
 /** The most that is needed by the tests whose paths have one of these words, as the runner chooses them. */
 export function neededBy(words) {
   const files = ['packages', 'tests', 'examples', 'docs'].flatMap(testsIn);
-  const chosen = files.filter((file) => words.length === 0 || words.some((word) => file.includes(word)));
-  return needs[Math.max(0, ...chosen.map((file) => needs.indexOf(needOf(file))))];
+  const chosen = files.filter((file) => words.some((word) => file.includes(word)));
+  // Tests are chosen by an option then, such as `--project`, and may be any.
+  if (chosen.length === 0) return 'all';
+  return needs[Math.max(...chosen.map((file) => needs.indexOf(needOf(file))))];
 }
 
 function testsIn(folder) {

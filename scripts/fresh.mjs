@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, wri
 import path from 'node:path';
 import { root } from './run.mjs';
 
-/** What is built: what it is made of, as files and folders of the clone, and what shows that it is there. */
+/** Each build: the files and folders that it reads, and those that show that its result exists. */
 const builds = {
   packages: {
     of: ['packages', 'scripts', 'package-lock.json', 'tsconfig.json', 'tsconfig.base.json'],
@@ -32,8 +32,8 @@ const builds = {
   },
 };
 
-/** Folders that hold what is made, and files that no build reads. */
-const left = /^(?:node_modules|dist|\.vite|screenshots)$|\.test\.tsx?$|\.tsbuildinfo$/u;
+/** Folders that builds write, and files that no build reads. */
+const left = /^(?:node_modules|dist|\.vite)$|\.test\.tsx?$|\.tsbuildinfo$/u;
 
 /**
  * Builds something, unless what it is made of has the content that it had when it was last built.
@@ -46,7 +46,7 @@ export async function buildWhereChanged(name, build) {
   const stamp = path.join(root, '.build/made-of', name);
   const isThere = into.every((file) => existsSync(path.join(root, file))) && existsSync(stamp);
   if (isThere && readFileSync(stamp, 'utf8') === contentOf(of)) return;
-  // A build that fails, or is ended, leaves nothing that passes for made.
+  // A build that fails or is interrupted must not count as done.
   rmSync(stamp, { force: true });
   await build();
   mkdirSync(path.dirname(stamp), { recursive: true });

@@ -254,7 +254,7 @@ test.each(Object.keys(packages) as (keyof typeof packages)[])(
 test.each(Object.values(folders))('the linters for packages have nothing to say of %s', (place) => {
   const publint = run('npx', ['publint', 'run', place, '--strict'], root);
   expect(publint.output).toContain('All good!');
-  // What it asks is asked of a whole app above, but for what no app imports.
+  // The app above covers the entry points that an app imports; `npm run soak` checks all others.
   if (!isWhole) return;
   const file = path.join(folder, packages[place === 'packages/cli' ? '@fair-trail/cli' : 'fair-trail']);
   // Stylesheets have no types; and nothing here is for `require`.

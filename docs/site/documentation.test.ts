@@ -258,7 +258,7 @@ test('from a disk, pages lead to each other, with their styles', async () => {
 });
 
 test('our own audit finds nothing', async () => {
-  // Each width of each page is tried link by link, and the list beside the text has two hundred.
+  // The audit tries every link at every width, and each page has a long list of links.
   const [widths, pages] = effort([[1280], 1], [[320, 768, 1280], 8]);
   const report = await auditSite(`${served.url}${effort('rules/dead-link/', '')}`, { widths, pages });
   expect(report.findings.map(({ code, html, message }) => `${code}: ${message} ${html}`)).toEqual([]);

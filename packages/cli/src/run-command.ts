@@ -19,7 +19,7 @@ export async function runCommand(version: string, args: readonly string[]): Prom
   try {
     await createProgram(version).parseAsync(args, { from: 'user' });
   } catch (error) {
-    // The message of the first kind is printed already. Help and version are no mistakes; anything else is bad use.
+    // The message of the first kind is printed already. Help and version are not mistakes; anything else is wrong use.
     if (error instanceof CommanderError) process.exitCode = error.exitCode === 0 ? 0 : 2;
     else if (error instanceof Failure) end(error);
     else {

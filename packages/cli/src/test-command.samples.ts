@@ -18,8 +18,8 @@ export function run(...args: string[]): Outcome {
 }
 
 /**
- * What ends by itself and keeps nothing from one run to the next: it may run in a process that has run it before. But for a
- * site file that is a module, which is read once in each process.
+ * Whether a command may run in a process that has already run others: it ends by itself and keeps no state. A site file that
+ * is a module does not qualify, because a process reads a module only once.
  */
 const isWarm = (cwd: string, [name = '', ...rest]: readonly string[]) =>
   /^(?:add|check|compile|convert|show|styles|tokens|types)$/u.test(name) &&

@@ -114,7 +114,7 @@ function kindOf(item: Element, lead: Element | null, list: Element | null): OwnI
 function addressOf(link: Element): string | null {
   const written = link.getAttribute('href')?.trim() ?? '';
   if (written === '' || written === '#' || link.getAttribute('aria-disabled') === 'true') return null;
-  // Resolved once: each part of a link's address is resolved again, which takes longer than all else here.
+  // Read whole and then cut: a link resolves its address again for each part that is read, which is slow.
   const resolved = (link as HTMLAnchorElement).href;
   const { protocol, host } = link.ownerDocument.location;
   const start = `${protocol}//${host}/`;
